@@ -1,0 +1,131 @@
+import type { Assessment, PerPhase } from './assessment';
+import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
+import { loadFindings } from './demand/findings';
+import { basisGap, basisShortfall, demandPerPhase, inBasis } from './demand/maximum-demand';
+import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
+import { earthingFindings } from './earthing/arrangement';
+import { STATIONS, type Finding } from './finding';
+import { conditionFindings, conditionVerdict } from './intake/condition';
+import { fuseFindings, fuseRating } from './intake/fuse-rating';
+import { loopFindings, loopVerdict } from './intake/loop-status';
+import { clampLimit, limiterVerdict } from './management/clamp-limit';
+import { chargerFindings } from './management/findings';
+import { chargerLimitA } from './management/limiter';
+import { assessNodes, overloadFindings, weakestNode, type Reckoner } from './node-assessments';
+import { placeFindings } from './route/place-findings';
+import { routeOf } from './route/route';
+import type { RulePack } from './rules/rule-pack';
+import type { Survey } from './survey/survey';
+import type { Basis, Phase, Premises } from './survey/words';
+import { limitingDevice, supplyTree } from './tree/supply-tree';
+
+/**
+ * Everything that can be said of a valid survey under a rule pack. Pure and total: whatever is missing becomes a
+ * finding or a figure that says it is not known; nothing is thrown.
+ */
+export function assess(survey: Survey, pack: RulePack): Assessment {
+  const phases = supplyPhases(survey.supply.phases);
+  const reckoner = reckonerOf(phases, survey.place.premises ?? 'household', pack);
+  const tree = supplyTree(survey);
+  const device = limitingDevice(tree)?.node;
+  const fuse = fuseRating(device, pack);
+
+  const connected = survey.loads.map((load) => connectedLoad(load, phases, pack));
+  const basis = declaredBasis(survey, connected, pack);
+  const gap = basisGap(connected, basis);
+  const shortfall = basisShortfall(connected, basis);
+  const counted = inBasis(connected, basis);
+  const proposed = survey.proposals.map((proposal) => connectedProposal(proposal, chargerLimitA(proposal), phases));
+  const unsized = proposed.some(({ currentA }) => currentA === null)
+    ? 'The rating of the new equipment is not known.'
+    : undefined;
+  const before = perPhase(reckoner(counted), 'MD now', gap, shortfall);
+  const afterUnmanaged = perPhase(reckoner([...counted, ...proposed]), 'MD after', gap, shortfall ?? unsized);
+
+  const limit = clampLimit(survey, tree);
+  const nodes = assessNodes({ survey, tree, fuse, counted, proposed, limit, reckoner, gap });
+  const limiter = limiterVerdict(survey, limit, nodes);
+  const originId = device?.id ?? tree.root?.node.id;
+  const managedAtOrigin = nodes.find(({ id }) => id === originId)?.managed;
+  const complete = worstPhase(afterUnmanaged).bound === 'exact';
+  const afterManaged = (limiter.holds && complete ? managedAtOrigin : undefined) ?? afterUnmanaged;
+  const condition = conditionVerdict(survey.intake);
+  const loop = loopVerdict(survey.intake.loop);
+
+  return {
+    format: 'keen-gauge-assessment',
+    version: 1,
+    rulePack: { id: pack.id, version: pack.version, title: pack.title },
+    supply: {
+      phases,
+      rating: fuse.figure,
+      ratingEstablished: fuse.established,
+      evidence: fuse.evidence,
+      loop,
+      condition,
+    },
+    demand: {
+      basis,
+      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, reckoner),
+      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, reckoner),
+      before,
+      afterUnmanaged,
+      afterManaged,
+      headroom: headroomOf(fuse.figure, afterManaged),
+      beforeKva: apparentPower('MD now', before, pack),
+      afterKva: apparentPower('MD after', afterManaged, pack),
+      limiter,
+    },
+    nodes,
+    weakest: weakestNode(nodes),
+    findings: inWalkOrder([
+      ...placeFindings(survey),
+      ...conditionFindings(survey.intake, pack),
+      ...fuseFindings(device, fuse),
+      ...loopFindings(survey.intake.loop),
+      ...earthingFindings(survey, pack),
+      ...loadFindings(survey, connected),
+      ...chargerFindings(survey, pack),
+      ...overloadFindings(nodes),
+    ]),
+    route: routeOf({
+      survey,
+      pack,
+      fuse,
+      condition,
+      loop,
+      unmanaged: worstPhase(afterUnmanaged),
+      managed: worstPhase(afterManaged),
+      limiterHolds: limiter.holds && limiter.kind === 'clamp',
+    }),
+  };
+}
+
+/** Demand per list of loads, kept by the list itself, since nodes in a chain share one. */
+function reckonerOf(phases: readonly Phase[], premises: Premises, pack: RulePack): Reckoner {
+  const kept = new Map<readonly Connected[], ReturnType<Reckoner>>();
+  return (loads) => {
+    const found = kept.get(loads) ?? demandPerPhase(loads, phases, premises, pack);
+    kept.set(loads, found);
+    return found;
+  };
+}
+
+/** The basis the surveyor stands by, if it has what it needs; otherwise the pack's own. */
+function declaredBasis(survey: Survey, connected: readonly Connected[], pack: RulePack): Basis {
+  const { basis, reason } = survey.declaration;
+  if (basis === undefined) return pack.defaultBasis;
+  const usable = basis === 'circuits' || (reason?.trim() && basisGap(connected, basis) === undefined);
+  return usable ? basis : pack.defaultBasis;
+}
+
+function inOneBasis(basis: Basis, label: string, connected: readonly Connected[], reckoner: Reckoner): PerPhase {
+  const demands = reckoner(inBasis(connected, basis));
+  return perPhase(demands, label, basisGap(connected, basis), basisShortfall(connected, basis));
+}
+
+/** Danger first, then in the order of the walk. */
+function inWalkOrder(findings: readonly Finding[]): Finding[] {
+  const order = (finding: Finding): number => (finding.grade === 'danger' ? -1 : STATIONS.indexOf(finding.station));
+  return [...findings].sort((a, b) => order(a) - order(b));
+}

@@ -1,0 +1,59 @@
+import type { ConditionVerdict } from './intake/condition';
+import type { LoopVerdict } from './intake/loop-status';
+import type { Finding } from './finding';
+import type { Route } from './route/route';
+import type { Basis, Evidence, NodeKind, Phase } from './survey/words';
+import type { Figure } from './worked';
+
+/** A figure for each phase of the supply; single-phase supplies have L1 only. */
+export type PerPhase = Readonly<Partial<Record<Phase, Figure>>>;
+
+/** What one node carries, and whether it can. */
+export interface NodeAssessment {
+  readonly id: string;
+  readonly kind: NodeKind;
+  readonly label: string;
+  readonly fedFrom: string | null;
+  readonly ratingA: number | null;
+  readonly before: PerPhase;
+  /** After the work, chargers free to draw their limits. */
+  readonly after: PerPhase;
+  /** After the work as a clamp limiter guarantees it; only where there is one. */
+  readonly managed?: PerPhase;
+  /** Rating less the demand after the work; the managed demand where the limiter holds. */
+  readonly headroom: PerPhase;
+  /** Only on nodes between the street and a clamp-managed charger: is it kept within its rating? */
+  readonly guard?: { readonly holds: boolean; readonly why: string };
+}
+
+/** Everything reckoned from one survey with one rule pack. */
+export interface Assessment {
+  readonly format: 'keen-gauge-assessment';
+  readonly version: 1;
+  readonly rulePack: { readonly id: string; readonly version: string; readonly title: string };
+  readonly supply: {
+    readonly phases: readonly Phase[];
+    readonly rating: Figure;
+    readonly ratingEstablished: boolean;
+    readonly evidence: Evidence | null;
+    readonly loop: LoopVerdict;
+    readonly condition: ConditionVerdict;
+  };
+  readonly demand: {
+    readonly basis: Basis;
+    readonly byCircuits: PerPhase;
+    readonly byAppliances: PerPhase;
+    readonly before: PerPhase;
+    readonly afterUnmanaged: PerPhase;
+    readonly afterManaged: PerPhase;
+    readonly headroom: PerPhase;
+    readonly beforeKva: Figure;
+    readonly afterKva: Figure;
+    readonly limiter: { readonly kind: 'none' | 'fixed' | 'clamp'; readonly holds: boolean; readonly why: string };
+  };
+  readonly nodes: readonly NodeAssessment[];
+  /** The node with least headroom, and how much; null when no rating is known. */
+  readonly weakest: { readonly nodeId: string; readonly headroomA: number } | null;
+  readonly findings: readonly Finding[];
+  readonly route: Route;
+}

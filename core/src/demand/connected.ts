@@ -1,0 +1,112 @@
+import type { Load } from '../survey/load';
+import type { Proposal } from '../survey/proposal';
+import type { LoadClass, Phase } from '../survey/words';
+import type { RulePack } from '../rules/rule-pack';
+import { given, reckon, sum, written, type Step, type Worked } from '../worked';
+
+/** A load reduced to what the allowances need: its class and the current of one of it, per phase it is on. */
+export interface Connected {
+  readonly id: string;
+  readonly label: string;
+  readonly class: LoadClass;
+  /** Each, per phase; null when nobody has said how big it is. */
+  readonly currentA: number | null;
+  readonly count: number;
+  readonly phases: readonly Phase[];
+  readonly controlSockets: number;
+  readonly mainRoom: boolean;
+  readonly interlock: string | undefined;
+  /** How watts became amperes; empty when amperes were given. */
+  readonly steps: () => readonly Step[];
+}
+
+export const SINGLE_PHASE: readonly Phase[] = ['L1'];
+export const THREE_PHASES: readonly Phase[] = ['L1', 'L2', 'L3'];
+
+/** The phases of a supply; single-phase until somebody says otherwise. */
+export function supplyPhases(phases: 1 | 3 | undefined): readonly Phase[] {
+  return phases === 3 ? THREE_PHASES : SINGLE_PHASE;
+}
+
+/**
+ * Where a load draws its current. On three phases, one whose phase is not known counts on every one of them (the worst
+ * it could do); on a single-phase supply everything is on the one there is.
+ */
+function loadPhases(load: Pick<Load, 'phase'>, supply: readonly Phase[]): readonly Phase[] {
+  if (supply.length === 1 || load.phase === undefined || load.phase === 'all') return supply;
+  return [load.phase];
+}
+
+/** A survey's load as connected current, per phase. Source: W ÷ power factor ÷ volts. */
+export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePack): Connected {
+  const own = ownCurrent(load, supply, pack);
+  return {
+    id: load.id,
+    label: load.label ?? load.class,
+    class: load.class,
+    currentA: own?.value ?? null,
+    count: load.quantity ?? 1,
+    phases: loadPhases(load, supply),
+    controlSockets: load.class === 'cooking' ? (load.controlUnitsWithSocket ?? 1) : 0,
+    mainRoom: load.mainRoom ?? true,
+    interlock: load.interlock,
+    steps: own?.steps ?? (() => []),
+  };
+}
+
+/** The current of one, per phase it is on; null when nobody has said how big it is. */
+function ownCurrent(load: Load, supply: readonly Phase[], pack: RulePack): Worked | null {
+  const volts = pack.nominalVoltageV.value;
+  const label = load.label ?? load.class;
+  const shares = load.phase === 'all' && supply.length === 3 ? 3 : 1;
+  const running = runningCurrent(load, label, volts, shares);
+  if (running === null) return null;
+  if (load.class === 'lighting' && load.fixedLed !== true) {
+    const { value: pointW, source } = pack.filamentPointW;
+    const leastA = pointW / volts;
+    if (running.value >= leastA) return running;
+    return reckon(`${label}, each point`, leastA, 'A', () => ({
+      expression: 'not stated as fixed LED: each point at least the filament figure ÷ V',
+      substituted: `${pointW} ÷ ${volts} = ${written(leastA)} A`,
+      source,
+    }));
+  }
+  if (load.class === 'heat-pump' && load.backupHeaterW !== undefined && load.backupWithCompressor !== 'no') {
+    const backup = given('back-up heater', load.backupHeaterW / volts / shares, 'A');
+    return sum(`${label}, back-up heater not shown to be locked out`, 'A', [running, backup]);
+  }
+  return running;
+}
+
+function runningCurrent(load: Load, label: string, volts: number, shares: number): Worked | null {
+  if (load.currentA !== undefined) return given(label, load.currentA, 'A');
+  const powerFactor = load.powerFactor ?? 1;
+  const size = load.apparentVA ?? load.powerW;
+  if (size === undefined) return null;
+  const withFactor = load.apparentVA === undefined && powerFactor !== 1;
+  const currentA = size / (withFactor ? powerFactor : 1) / volts / shares;
+  return reckon(label, currentA, 'A', () => ({
+    expression: `${load.apparentVA === undefined ? 'W' : 'VA'}${withFactor ? ' ÷ power factor' : ''} ÷ V${shares === 3 ? ' ÷ 3 phases' : ''}`,
+    substituted: `${size}${withFactor ? ` ÷ ${powerFactor}` : ''} ÷ ${volts}${shares === 3 ? ' ÷ 3' : ''} = ${written(currentA)} A`,
+  }));
+}
+
+/** New equipment as a connected load drawing `currentA` on each of its phases. */
+export function connectedProposal(
+  proposal: Proposal,
+  currentA: number | null,
+  supply: readonly Phase[],
+): Connected {
+  return {
+    id: proposal.id,
+    label: proposal.label ?? 'New vehicle charger',
+    class: 'ev-charging',
+    currentA,
+    count: 1,
+    phases: proposal.phases === 3 ? supply : loadPhases(proposal, supply),
+    controlSockets: 0,
+    mainRoom: true,
+    interlock: proposal.interlock,
+    steps: () => [],
+  };
+}

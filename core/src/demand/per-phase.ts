@@ -1,0 +1,66 @@
+import type { PerPhase } from '../assessment';
+import type { RulePack } from '../rules/rule-pack';
+import { atLeast, difference, figure, fromFigure, reckon, unknownFigure, written, type Figure } from '../worked';
+import { demandFigure, type PhaseDemand } from './maximum-demand';
+
+/** Demands as figures by phase; `gap` says why none can be given, `shortfall` why each is only a lower bound. */
+export function perPhase(demands: readonly PhaseDemand[], label: string, gap?: string, shortfall?: string): PerPhase {
+  return Object.fromEntries(
+    demands.map((demand) => [
+      demand.phase,
+      demandFigure(demands.length > 1 ? `${label}, ${demand.phase}` : label, demand, gap, shortfall),
+    ]),
+  );
+}
+
+/** The figure of the most loaded phase: the greatest known one, or one that is not known if none is. */
+export function worstPhase(figures: PerPhase): Figure {
+  const found = Object.values(figures);
+  const known = found.filter(({ value }) => value !== null);
+  const worst = known.reduce<Figure | undefined>(
+    (best, next) => ((next.value ?? 0) > (best?.value ?? -Infinity) ? next : best),
+    undefined,
+  );
+  const incomplete = found.find(({ bound, value }) => bound === 'at-least' || value === null);
+  if (!worst) return found[0] ?? unknownFigure('Demand', 'A', 'Nothing is known of the supply.');
+  return incomplete && worst.bound === 'exact'
+    ? atLeast(worst, incomplete.why ?? 'Another phase is not complete.')
+    : worst;
+}
+
+/** What is left of a rating on each phase. Demand that is only a lower bound leaves a headroom that is not known. */
+export function headroomOf(rating: Figure, after: PerPhase): PerPhase {
+  return Object.fromEntries(
+    Object.entries(after).map(([phase, demand]) => {
+      if (demand.value === null || rating.value === null)
+        return [phase, unknownFigure('Headroom', 'A', demand.why ?? rating.why ?? 'Not known yet.')];
+      const left = difference('Headroom', fromFigure(rating, rating.value), fromFigure(demand, demand.value));
+      // Demand that is only a lower bound leaves headroom that is only an upper one: it is not known.
+      if (demand.bound === 'at-least')
+        return [phase, unknownFigure('Headroom', 'A', demand.why ?? 'The demand is not complete.')];
+      return [phase, figure(left)];
+    }),
+  );
+}
+
+
+/** Amperes on every phase as kVA at the nominal voltage. */
+export function apparentPower(label: string, demand: PerPhase, pack: RulePack): Figure {
+  const found = Object.values(demand);
+  const known = found.flatMap(({ value }) => (value === null ? [] : [value]));
+  if (known.length < found.length || known.length === 0)
+    return unknownFigure(label, 'kVA', found.find(({ value }) => value === null)?.why ?? 'Not known yet.');
+  const volts = pack.nominalVoltageV.value;
+  const kva = (known.reduce((total, value) => total + value, 0) * volts) / 1000;
+  const partial = found.find(({ bound }) => bound === 'at-least');
+  return figure(
+    reckon(label, kva, 'kVA', () => ({
+      expression: 'amperes on each phase × V ÷ 1000',
+      substituted: `${known.length > 1 ? `(${known.map(written).join(' + ')})` : known.map(written).join('')} × ${volts} ÷ 1000 = ${written(kva)} kVA`,
+      source: pack.nominalVoltageV.source,
+    })),
+    partial ? 'at-least' : 'exact',
+    partial?.why,
+  );
+}
+

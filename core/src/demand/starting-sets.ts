@@ -1,0 +1,88 @@
+import type { Load } from '../survey/load';
+
+/** A usual set of loads for a kind of home, to be corrected rather than typed. Generic figures, no makers. */
+export interface StartingSet {
+  readonly id: string;
+  readonly name: string;
+  readonly loads: readonly Load[];
+}
+
+const ledLighting: Load = { id: 'lighting', class: 'lighting', label: 'LED lighting', powerW: 10, quantity: 18, fixedLed: true };
+const rings: readonly Load[] = [
+  { id: 'ring-down', class: 'socket-circuit', label: 'Ring, downstairs', currentA: 32 },
+  { id: 'ring-up', class: 'socket-circuit', label: 'Ring, upstairs', currentA: 32 },
+];
+const kitchenAppliances: readonly Load[] = [
+  { id: 'kettle', class: 'socket-appliance', label: 'Kettle', powerW: 3000 },
+  { id: 'washing-machine', class: 'socket-appliance', label: 'Washing machine', powerW: 2100 },
+  { id: 'dishwasher', class: 'socket-appliance', label: 'Dishwasher', powerW: 2000 },
+  { id: 'fridge-freezer', class: 'socket-appliance', label: 'Fridge-freezer', powerW: 200 },
+  { id: 'screens', class: 'socket-appliance', label: 'Screens and chargers', powerW: 400 },
+];
+const cooker: Load = {
+  id: 'cooker',
+  class: 'cooking',
+  label: 'Electric cooker',
+  powerW: 7000,
+  controlUnitsWithSocket: 1,
+};
+const shower: Load = { id: 'shower', class: 'instantaneous-water-heating', label: 'Electric shower', powerW: 9500 };
+const immersion: Load = { id: 'immersion', class: 'thermostatic-water-heating', label: 'Immersion heater', powerW: 3000 };
+
+export const STARTING_SETS: readonly StartingSet[] = [
+  {
+    id: 'gas-heated',
+    name: 'Gas-heated home',
+    loads: [
+      ledLighting,
+      cooker,
+      ...rings,
+      { id: 'boiler', class: 'heating-and-power', label: 'Boiler and controls', powerW: 150 },
+      ...kitchenAppliances,
+    ],
+  },
+  {
+    id: 'gas-heated-shower',
+    name: 'Gas-heated home, electric shower',
+    loads: [
+      ledLighting,
+      cooker,
+      shower,
+      ...rings,
+      { id: 'boiler', class: 'heating-and-power', label: 'Boiler and controls', powerW: 150 },
+      ...kitchenAppliances,
+    ],
+  },
+  {
+    id: 'all-electric-flat',
+    name: 'All-electric flat',
+    loads: [
+      { ...ledLighting, quantity: 10 },
+      { ...cooker, powerW: 6000 },
+      { id: 'ring', class: 'socket-circuit', label: 'Ring', currentA: 32 },
+      immersion,
+      { id: 'panel-heaters', class: 'heating-and-power', label: 'Panel heaters', powerW: 1500, quantity: 3 },
+      shower,
+      ...kitchenAppliances,
+    ],
+  },
+  {
+    id: 'heat-pump-home',
+    name: 'Heat pump home',
+    loads: [
+      ledLighting,
+      cooker,
+      ...rings,
+      {
+        id: 'heat-pump',
+        class: 'heat-pump',
+        label: 'Heat pump',
+        currentA: 16,
+        backupHeaterW: 3000,
+        backupWithCompressor: 'unknown',
+      },
+      immersion,
+      ...kitchenAppliances,
+    ],
+  },
+];

@@ -1,0 +1,31 @@
+/** What an assessment has to say, beside its figures. */
+
+/** The stations of the survey, in the order they are walked. */
+export const STATIONS = ['place', 'cut-out', 'loop', 'earthing', 'loads', 'charger', 'route', 'pack'] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** Who can answer an open question. */
+export type AskOf = 'surveyor' | 'customer' | 'operator';
+
+/**
+ * - `danger`: someone could be hurt now;
+ * - `act`: something must be done or decided;
+ * - `ask`: something is not known yet;
+ * - `note`: worth saying.
+ */
+export type FindingGrade = 'danger' | 'act' | 'ask' | 'note';
+
+/** One finding: stable id, where it belongs, what it says and what would settle it. */
+export interface Finding {
+  readonly id: string;
+  readonly grade: FindingGrade;
+  readonly station: Station;
+  readonly title: string;
+  readonly remedy: string;
+  readonly askOf?: AskOf;
+  /** The node, load or piece of equipment concerned. */
+  readonly subjectId?: string;
+  /** The field of the survey that would settle it, as a path. */
+  readonly field?: string;
+  readonly source?: string;
+}

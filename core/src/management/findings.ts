@@ -1,0 +1,108 @@
+import type { Finding } from '../finding';
+import type { RulePack } from '../rules/rule-pack';
+import type { Survey } from '../survey/survey';
+import { clampSettings } from './limiter';
+
+/** What is still to be said about the new equipment and how it is limited. */
+export function chargerFindings(survey: Survey, pack: RulePack): Finding[] {
+  if (survey.proposals.length === 0)
+    return [
+      {
+        id: 'nothing-proposed',
+        grade: 'ask',
+        station: 'charger',
+        title: 'No new equipment is recorded.',
+        remedy: 'Add the charger to be fitted.',
+        askOf: 'customer',
+        field: 'proposals',
+      },
+    ];
+  const clamped = survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp').length;
+  return survey.proposals.flatMap((proposal) => {
+    const name = proposal.label ?? 'New charger';
+    const about = { station: 'charger', subjectId: proposal.id } as const;
+    const findings: Finding[] = [];
+    if (proposal.ratedA === undefined)
+      findings.push({
+        ...about,
+        id: 'charger-without-rating',
+        grade: 'ask',
+        title: `${name}: rated current not known.`,
+        remedy: 'Take it from the maker’s data.',
+        askOf: 'surveyor',
+        field: 'proposals.ratedA',
+      });
+    if (proposal.typeTested === undefined || proposal.typeTested === 'unknown')
+      findings.push({
+        ...about,
+        id: 'register-not-known',
+        grade: 'ask',
+        title: `${name}: not known to be on the type-tested register.`,
+        remedy: 'Look up its register reference.',
+        askOf: 'surveyor',
+        field: 'proposals.typeTested',
+      });
+    if (proposal.canExport === undefined || proposal.canExport === 'unknown')
+      findings.push({
+        ...about,
+        id: 'export-not-known',
+        grade: 'ask',
+        title: `${name}: not known whether it can export.`,
+        remedy: 'Take it from the maker’s data.',
+        askOf: 'surveyor',
+        field: 'proposals.canExport',
+      });
+    if (survey.supply.phases === 3 && proposal.phases !== 3 && proposal.phase === undefined)
+      findings.push({
+        ...about,
+        id: 'charger-phase-not-known',
+        grade: 'ask',
+        title: `${name}: phase not chosen, so it counts on all three.`,
+        remedy: 'Choose the phase with most headroom.',
+        askOf: 'surveyor',
+        field: 'proposals.phase',
+      });
+    const { kind, fixedA } = proposal.limiter;
+    const least = pack.leastChargingA.value;
+    if (kind !== undefined && kind !== 'none' && fixedA !== undefined && fixedA < least)
+      findings.push({
+        ...about,
+        id: 'setting-below-least',
+        grade: 'act',
+        title: `${name}: a setting of ${fixedA} A is below ${least} A, the least a vehicle charges at.`,
+        remedy: `Set ${least} A or more.`,
+        field: 'proposals.limiter.fixedA',
+        source: pack.leastChargingA.source,
+      });
+    if (kind === 'fixed' && fixedA === undefined)
+      findings.push({
+        ...about,
+        id: 'setting-not-known',
+        grade: 'ask',
+        title: `${name}: held to a fixed current, but no figure is given. Its full rating is used.`,
+        remedy: 'Enter the setting.',
+        askOf: 'surveyor',
+        field: 'proposals.limiter.fixedA',
+      });
+    const clamp = clampSettings(proposal);
+    if (clamp && 'missing' in clamp)
+      findings.push({
+        ...about,
+        id: 'clamp-not-settled',
+        grade: 'ask',
+        title: `${name}: clamp management without ${clamp.missing}. The unmanaged figure is used.`,
+        remedy: 'Complete the clamp’s settings.',
+        askOf: 'surveyor',
+        field: 'proposals.limiter',
+      });
+    if (clamp && clamped > 1)
+      findings.push({
+        ...about,
+        id: 'several-clamps',
+        grade: 'act',
+        title: `${name}: several chargers are managed by clamp. Their sharing is not reckoned yet; the unmanaged figure is used.`,
+        remedy: 'Judge the sharing by hand, or manage one charger only.',
+      });
+    return findings;
+  });
+}

@@ -1,0 +1,29 @@
+import type { Proposal } from '../survey/proposal';
+
+/**
+ * The most a charger may draw per phase, in amperes, whatever a clamp does: its rating, or its own lower setting.
+ * Null while the rating is not known. A setting above the rating limits nothing.
+ */
+export function chargerLimitA(proposal: Proposal): number | null {
+  if (proposal.ratedA === undefined) return null;
+  const { kind, fixedA } = proposal.limiter;
+  if (kind === undefined || kind === 'none' || fixedA === undefined) return proposal.ratedA;
+  return Math.min(proposal.ratedA, fixedA);
+}
+
+/** A clamp limiter with everything a guarantee needs said. */
+export interface ClampSettings {
+  readonly setPointA: number;
+  readonly failSafeA: number;
+  readonly clampNodeId: string;
+}
+
+/** The clamp's settings, or which of them is missing. Null when the charger has no clamp. */
+export function clampSettings(proposal: Proposal): ClampSettings | { readonly missing: string } | null {
+  const { kind, setPointA, failSafeA, clampNodeId } = proposal.limiter;
+  if (kind !== 'clamp') return null;
+  if (clampNodeId === undefined) return { missing: 'where the clamp sits' };
+  if (setPointA === undefined) return { missing: 'the set-point' };
+  if (failSafeA === undefined) return { missing: 'the fail-safe current' };
+  return { setPointA, failSafeA, clampNodeId };
+}

@@ -1,0 +1,157 @@
+import type { NodeAssessment, PerPhase } from './assessment';
+import type { Connected } from './demand/connected';
+import type { PhaseDemand } from './demand/maximum-demand';
+import { headroomOf, perPhase } from './demand/per-phase';
+import type { Finding } from './finding';
+import type { FuseRating } from './intake/fuse-rating';
+import type { ClampLimit } from './management/clamp-limit';
+import { guard, managedDemand, type NodeFlow } from './management/managed-demand';
+import type { Survey } from './survey/survey';
+import { NODE_NAMES, type Phase } from './survey/words';
+import { placedOn, setsBelow } from './tree/sets-below';
+import type { SupplyTree } from './tree/supply-tree';
+import { figure, given, unknownFigure, written, type Figure } from './worked';
+
+/** The demand of a list of loads on each phase. */
+export type Reckoner = (loads: readonly Connected[]) => readonly PhaseDemand[];
+
+export interface NodeInputs {
+  readonly survey: Survey;
+  readonly tree: SupplyTree;
+  readonly fuse: FuseRating;
+  /** Existing loads that count in the basis used. */
+  readonly counted: readonly Connected[];
+  readonly proposed: readonly Connected[];
+  readonly limit: ClampLimit | null;
+  readonly reckoner: Reckoner;
+  /** Why no demand can be given at all. */
+  readonly gap: string | undefined;
+}
+
+type PhaseFlow = NodeFlow & { readonly phase: Phase };
+
+/** Demand, headroom and guard at every node of the tree, street first: folds over the set of loads below each. */
+export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
+  const { tree, limit, reckoner, gap, fuse } = inputs;
+  const existing = connectedOn(inputs, inputs.counted);
+  const everything = connectedOn(inputs, [...inputs.counted, ...inputs.proposed]);
+  const before = setsBelow(tree, existing);
+  const after = setsBelow(tree, everything);
+  const charger = limit?.proposal.id;
+  const others = limit ? setsBelow(tree, without(everything, ({ id }) => id === charger)) : null;
+  const blind = limit ? setsBelow(tree, without(everything, (load, at) => limit.seenNodes.has(at) || load.id === charger)) : null;
+  const chargerPhases = inputs.proposed.find(({ id }) => id === charger)?.phases ?? [];
+
+  return tree.nodes.map((here) => {
+    const { node } = here;
+    const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap);
+    const then = nodeFigures('MD after', reckoner(after.get(node.id) ?? []), gap);
+    const rating = ratingOf(inputs, node.id, node.ratingA);
+    const ratingA = node.id === fuse.nodeId ? fuse.ratingA : (node.ratingA ?? null);
+    const base = {
+      id: node.id,
+      kind: node.kind,
+      label: node.label ?? NODE_NAMES[node.kind],
+      fedFrom: node.fedFrom ?? null,
+      ratingA,
+      before: now,
+      after: then,
+    };
+    if (!limit?.seesCharger || !limit.way.has(here)) return { ...base, headroom: headroomOf(rating, then) };
+
+    const unseen = reckoner(blind?.get(node.id) ?? []);
+    const flows = reckoner(others?.get(node.id) ?? []).map(
+      ({ phase, worked }, index): PhaseFlow => ({
+        phase,
+        other: { ...worked, label: 'Other demand' },
+        limitA: chargerPhases.includes(phase) ? limit.limitA : 0,
+        blind: { ...(unseen[index]?.worked ?? given('', 0, 'A')), label: 'Loads the clamp cannot see' },
+      }),
+    );
+    const managed = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, limit, then[flow.phase])]));
+    const verdict = guardOf(ratingA, flows, limit, then);
+    return { ...base, managed, headroom: headroomOf(rating, verdict.holds ? managed : then), guard: verdict };
+  });
+}
+
+/** These loads by the node each hangs from. */
+function connectedOn({ survey, tree }: NodeInputs, loads: readonly Connected[]): Map<string, Connected[]> {
+  const byId = new Map(loads.map((load) => [load.id, load]));
+  const placed = placedOn(tree, [...survey.loads, ...survey.proposals], ({ id }) => byId.get(id));
+  return new Map([...placed].map(([at, found]) => [at, found.filter((load) => load !== undefined)]));
+}
+
+function without(
+  placed: ReadonlyMap<string, readonly Connected[]>,
+  leftOut: (load: Connected, at: string) => boolean,
+): Map<string, Connected[]> {
+  return new Map([...placed].map(([at, loads]) => [at, loads.filter((load) => !leftOut(load, at))]));
+}
+
+function nodeFigures(label: string, demands: readonly PhaseDemand[], gap: string | undefined): PerPhase {
+  const complete = demands.every((demand) => demand.complete);
+  return perPhase(demands, label, gap, complete ? undefined : 'Something here has no size given.');
+}
+
+function ratingOf({ fuse }: NodeInputs, id: string, ratingA: number | undefined): Figure {
+  if (id === fuse.nodeId) return fuse.figure;
+  if (ratingA === undefined) return unknownFigure('Rating', 'A', 'The rating is not known.');
+  return figure(given('Rating', ratingA, 'A'));
+}
+
+function managedFigure(flow: PhaseFlow, limit: ClampLimit, unmanaged: Figure | undefined): Figure {
+  const label = 'MD after, managed';
+  if (!unmanaged || unmanaged.value === null) return unknownFigure(label, 'A', unmanaged?.why ?? 'Not known yet.');
+  return figure(managedDemand(flow, limit.settings), unmanaged.bound, unmanaged.why, label);
+}
+
+function guardOf(
+  ratingA: number | null,
+  flows: readonly PhaseFlow[],
+  limit: ClampLimit,
+  after: PerPhase,
+): { holds: boolean; why: string } {
+  const unknown = Object.values(after).find(({ value, bound }) => value === null || bound === 'at-least');
+  if (unknown) return { holds: false, why: unknown.why ?? 'The demand here is not known.' };
+  if (ratingA === null) return { holds: true, why: 'No rating is recorded here to hold it against.' };
+  const verdicts = flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, flow, limit.settings) }));
+  const failing = verdicts.find(({ holds }) => !holds);
+  if (!failing) return { holds: true, why: 'Within its rating, clamp working or lost.' };
+  const on = flows.length > 1 ? ` on ${failing.phase}` : '';
+  return failing.overA > 0
+    ? { holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
+    : { holds: false, why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.` };
+}
+
+/** The node with least headroom, and how much is left there. */
+export function weakestNode(nodes: readonly NodeAssessment[]): { nodeId: string; headroomA: number } | null {
+  let weakest: { nodeId: string; headroomA: number } | null = null;
+  for (const { id, headroom } of nodes) {
+    const leastA = leastHeadroom(headroom);
+    if (leastA !== null && (weakest === null || leastA < weakest.headroomA)) weakest = { nodeId: id, headroomA: leastA };
+  }
+  return weakest;
+}
+
+/** Every node that would carry more than its rating. */
+export function overloadFindings(nodes: readonly NodeAssessment[]): Finding[] {
+  return nodes.flatMap((node): Finding[] => {
+    const leastA = leastHeadroom(node.headroom);
+    if (leastA === null || leastA > -1e-6) return [];
+    return [
+      {
+        id: 'node-over-rating',
+        grade: 'act',
+        station: 'charger',
+        title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
+        remedy: 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.',
+        subjectId: node.id,
+      },
+    ];
+  });
+}
+
+function leastHeadroom(headroom: PerPhase): number | null {
+  const known = Object.values(headroom).flatMap(({ value }) => (value === null ? [] : [value]));
+  return known.length > 0 ? Math.min(...known) : null;
+}

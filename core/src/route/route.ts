@@ -1,0 +1,40 @@
+import { triggersOf, type RouteFacts, type Trigger } from './triggers';
+
+export type RouteWay = 'fit-then-notify' | 'ask-then-fit' | 'hold';
+
+/** The three ways as people read them. */
+export const ROUTE_WORDS: Readonly<Record<RouteWay, string>> = {
+  'fit-then-notify': 'Fit, then notify',
+  'ask-then-fit': 'Ask, then fit',
+  hold: 'Hold: make safe',
+};
+
+/** The way to the network operator, every reason for it, and what would change it. */
+export interface Route {
+  readonly way: RouteWay;
+  readonly words: string;
+  readonly triggers: readonly Trigger[];
+  /** The one change that would move the route, or how many there are to make. */
+  readonly wouldMove: string;
+}
+
+/** The strictest of what the triggers ask for. */
+export function routeOf(facts: RouteFacts): Route {
+  const triggers = triggersOf(facts);
+  const way = strictest(triggers);
+  return { way, words: ROUTE_WORDS[way], triggers, wouldMove: wouldMove(way, triggers) };
+}
+
+function strictest(triggers: readonly Trigger[]): RouteWay {
+  if (triggers.some(({ leadsTo }) => leadsTo === 'hold')) return 'hold';
+  return triggers.length > 0 ? 'ask-then-fit' : 'fit-then-notify';
+}
+
+/** One trigger at the route's own level: lifting it moves the route. More: no single change does. */
+function wouldMove(way: RouteWay, triggers: readonly Trigger[]): string {
+  if (way === 'fit-then-notify') return 'Any one trigger would turn this into asking first.';
+  const standing = triggers.filter(({ leadsTo }) => leadsTo === way);
+  const only = standing[0];
+  if (standing.length === 1 && only) return `One change would move it: ${only.clearedBy}.`;
+  return `No single change moves it: ${standing.length} reasons stand.`;
+}

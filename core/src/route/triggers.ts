@@ -1,0 +1,269 @@
+import type { Station } from '../finding';
+import type { FuseRating } from '../intake/fuse-rating';
+import type { ConditionVerdict } from '../intake/condition';
+import type { LoopVerdict } from '../intake/loop-status';
+import type { RulePack } from '../rules/rule-pack';
+import type { Survey } from '../survey/survey';
+import { exceeds, written, type Figure } from '../worked';
+
+/** Everything the route is decided from. */
+export interface RouteFacts {
+  readonly survey: Survey;
+  readonly pack: RulePack;
+  readonly fuse: FuseRating;
+  readonly condition: ConditionVerdict;
+  readonly loop: LoopVerdict;
+  /** Maximum demand after the work on the most loaded phase, charger free to draw its limit. */
+  readonly unmanaged: Figure;
+  /** The same as the limiter guarantees it; the unmanaged figure where there is no limiter or it does not hold. */
+  readonly managed: Figure;
+  readonly limiterHolds: boolean;
+}
+
+/** A reason to ask the operator first, or to hold. */
+export interface Trigger {
+  readonly id: string;
+  /** `met`: the fact is known and triggers; `not-known`: it cannot be ruled out. */
+  readonly state: 'met' | 'not-known';
+  readonly leadsTo: 'ask-then-fit' | 'hold';
+  readonly title: string;
+  readonly evidence: string;
+  /** What single change would lift it. */
+  readonly clearedBy: string;
+  readonly station: Station;
+  readonly source?: string;
+}
+
+type Rule = (facts: RouteFacts) => Trigger | null;
+
+const trigger = (parts: Omit<Trigger, 'leadsTo' | 'state'> & Partial<Trigger>): Trigger => ({
+  state: 'met',
+  leadsTo: 'ask-then-fit',
+  ...parts,
+});
+
+const condition: Rule = ({ condition: verdict, pack }) => {
+  if (verdict === 'make-safe')
+    return trigger({
+      id: 'make-safe-now',
+      leadsTo: 'hold',
+      title: 'Something at the intake is dangerous now',
+      evidence: `Graded “make safe now”. Keep clear; phone ${pack.emergencyNumber.value}.`,
+      clearedBy: 'the operator making it safe',
+      station: 'cut-out',
+    });
+  if (verdict === 'put-right-first')
+    return trigger({
+      id: 'condition-first',
+      title: 'A fault at the intake must be put right first',
+      evidence: 'Graded “before any load is added”, or not graded.',
+      clearedBy: 'the operator putting it right',
+      station: 'cut-out',
+    });
+  if (verdict === 'not-known')
+    return trigger({
+      id: 'condition-first',
+      state: 'not-known',
+      title: 'The condition of the intake is not known',
+      evidence: 'Nobody has recorded that it was looked at and fine.',
+      clearedBy: 'looking at the intake and finding it fine',
+      station: 'cut-out',
+    });
+  return null;
+};
+
+const loop: Rule = ({ loop: verdict }) => {
+  if (verdict === 'own') return null;
+  const known = verdict === 'looped';
+  return trigger({
+    id: 'looped-or-unknown',
+    state: known ? 'met' : 'not-known',
+    title: known ? 'The service is looped' : 'The service may be looped',
+    evidence: known ? 'One cable serves this supply and a neighbour’s.' : 'Loop status is not established.',
+    clearedBy: known ? 'the operator un-looping it' : 'one service cable seen and traced, or the operator’s record',
+    station: 'loop',
+  });
+};
+
+const fuseKnown: Rule = ({ fuse, pack }) =>
+  fuse.established
+    ? null
+    : trigger({
+        id: 'fuse-rating-not-established',
+        state: 'not-known',
+        title: 'The fuse rating is not established',
+        evidence: `Reckoned with ${fuse.ratingA} A in its place; evidence: ${fuse.evidence ?? 'none'}.`,
+        clearedBy: 'the rating read from a label, the operator’s record, or its staff on site',
+        station: 'cut-out',
+        source: pack.fallbackFuseA.source,
+      });
+
+const demandKnown: Rule = ({ unmanaged }) =>
+  unmanaged.value !== null && unmanaged.bound === 'exact'
+    ? null
+    : trigger({
+        id: 'demand-not-established',
+        state: 'not-known',
+        title: 'Maximum demand after the work is not established',
+        evidence: unmanaged.why ?? 'Something with no size given is missing from the sum.',
+        clearedBy: 'every load and the new equipment given a size',
+        station: 'loads',
+      });
+
+const demandAboveThreshold: Rule = ({ unmanaged, managed, pack }) => {
+  const judged = pack.triggerDemand === 'managed' ? managed : unmanaged;
+  const { value: limit, source } = pack.askAboveA;
+  if (judged.value === null || !exceeds(judged.value, limit)) return null;
+  return trigger({
+    id: 'demand-above-threshold',
+    title: `Maximum demand after the work is above ${limit} A a phase`,
+    evidence: `${written(judged.value)} A (${pack.triggerDemand}).`,
+    clearedBy: `at least ${written(judged.value - limit)} A less demand`,
+    station: 'charger',
+    source,
+  });
+};
+
+const demandAboveFuse: Rule = ({ unmanaged, managed, limiterHolds, pack, fuse }) => {
+  const judged = limiterHolds && pack.acceptsLimiting ? managed : unmanaged;
+  if (judged.value === null || !exceeds(judged.value, fuse.ratingA)) return null;
+  const refused = limiterHolds && !pack.acceptsLimiting ? ' This operator does not accept limiting.' : '';
+  return trigger({
+    id: 'demand-above-fuse',
+    title: 'Maximum demand after the work is above the fuse rating',
+    evidence: `${written(judged.value)} A against ${fuse.ratingA} A${fuse.established ? '' : ' (fallback)'}.${refused}`,
+    clearedBy: `at least ${written(judged.value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
+    station: 'charger',
+  });
+};
+
+const somethingProposed: Rule = ({ survey }) =>
+  survey.proposals.length > 0
+    ? null
+    : trigger({
+        id: 'nothing-proposed',
+        state: 'not-known',
+        title: 'No new equipment is recorded',
+        evidence: 'The route depends on what is to be connected.',
+        clearedBy: 'recording the new equipment',
+        station: 'charger',
+      });
+
+const equipmentSize: Rule = ({ survey, pack }) => {
+  const { value: limit, source } = pack.askAboveEquipmentA;
+  const large = survey.proposals.filter(({ ratedA }) => ratedA !== undefined && exceeds(ratedA, limit));
+  if (large.length === 0) return null;
+  return trigger({
+    id: 'equipment-above-32',
+    title: `Equipment above ${limit} A a phase`,
+    evidence: large.map(({ label, ratedA }) => `${label ?? 'New equipment'}: ${ratedA} A`).join('; '),
+    clearedBy: `equipment rated ${limit} A or less`,
+    station: 'charger',
+    source,
+  });
+};
+
+const typeTested: Rule = ({ survey }) => {
+  const short = survey.proposals.filter((proposal) => proposal.typeTested !== 'yes');
+  if (short.length === 0) return null;
+  const known = short.some((proposal) => proposal.typeTested === 'no');
+  return trigger({
+    id: 'equipment-not-registered',
+    state: known ? 'met' : 'not-known',
+    title: known ? 'Equipment is not on the type-tested register' : 'Equipment is not shown to be on the type-tested register',
+    evidence: short.map(({ label }) => label ?? 'New equipment').join('; '),
+    clearedBy: 'equipment on the operators’ type-tested register',
+    station: 'charger',
+    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+  });
+};
+
+const canExport: Rule = ({ survey }) => {
+  const open = survey.proposals.filter((proposal) => proposal.canExport !== 'no');
+  if (open.length === 0) return null;
+  const known = open.some((proposal) => proposal.canExport === 'yes');
+  return trigger({
+    id: 'can-export',
+    state: known ? 'met' : 'not-known',
+    title: known ? 'Equipment can export: generation has its own route' : 'It is not known whether the equipment can export',
+    evidence: open.map(({ label }) => label ?? 'New equipment').join('; '),
+    clearedBy: known ? 'equipment that cannot export' : 'the maker’s data saying it cannot export',
+    station: 'charger',
+    source: 'EREC G98, G99',
+  });
+};
+
+const supplyChange: Rule = ({ survey }) => {
+  const phases = survey.supply.phases !== 3 && survey.proposals.some((proposal) => proposal.phases === 3);
+  const asked = [
+    survey.request.fuseUpgrade ? 'a larger fuse' : '',
+    survey.request.newPhases ? 'more phases' : '',
+    phases && !survey.request.newPhases ? 'more phases, since the equipment is three-phase and the supply is not' : '',
+  ].filter((text) => text !== '');
+  if (asked.length === 0) return null;
+  return trigger({
+    id: 'supply-change',
+    title: 'A change to the supply is asked for',
+    evidence: `Asked for: ${asked.join('; ')}.`,
+    clearedBy: 'equipment that suits the supply as it is',
+    station: 'route',
+  });
+};
+
+const development: Rule = ({ survey }) => {
+  const count = survey.request.installationsOnDevelopment ?? 1;
+  if (count < 2) return null;
+  return trigger({
+    id: 'several-on-development',
+    title: 'Several installations on one development',
+    evidence: `${count} installations.`,
+    clearedBy: 'a single installation',
+    station: 'route',
+  });
+};
+
+const importLimitation: Rule = ({ survey }) =>
+  survey.request.importLimitation
+    ? trigger({
+        id: 'import-limitation',
+        title: 'An import limitation scheme is to be used',
+        evidence: 'Asked for in this survey.',
+        clearedBy: 'no import limitation scheme',
+        station: 'route',
+        source: 'EREC G100',
+      })
+    : null;
+
+const houseRule: Rule = ({ pack }) =>
+  pack.alwaysAsk
+    ? trigger({
+        id: 'house-rule',
+        title: 'House rule: always ask first',
+        evidence: `Rule pack ${pack.id}.`,
+        clearedBy: 'a rule pack without the house rule',
+        station: 'route',
+      })
+    : null;
+
+/** The rules in the order they are read out: danger, the street, the supply, the demand, the equipment, requests. */
+const RULES: readonly Rule[] = [
+  condition,
+  loop,
+  fuseKnown,
+  demandKnown,
+  demandAboveThreshold,
+  demandAboveFuse,
+  somethingProposed,
+  equipmentSize,
+  typeTested,
+  canExport,
+  supplyChange,
+  development,
+  importLimitation,
+  houseRule,
+];
+
+/** Every trigger these facts set off, in reading order. */
+export function triggersOf(facts: RouteFacts): Trigger[] {
+  return RULES.flatMap((rule) => rule(facts) ?? []);
+}

@@ -1,0 +1,34 @@
+import { gbDefault } from './gb-default';
+import type { RulePack } from './rule-pack';
+
+/** The usual pack under a house rule: ask the operator first, whatever the arithmetic says. */
+const gbAlwaysAsk: RulePack = {
+  ...gbDefault,
+  id: 'gb-always-ask',
+  title: 'Great Britain, house rule: always ask first',
+  alwaysAsk: true,
+};
+
+/** An operator that holds the figure a limiter guarantees, rather than the unmanaged one, against its threshold. */
+const gbManagedFigure: RulePack = {
+  ...gbDefault,
+  id: 'gb-managed-figure',
+  title: 'Great Britain, operator that judges the managed demand',
+  triggerDemand: 'managed',
+};
+
+/** An operator that does not accept load limiting in place of a larger fuse. */
+const gbNoLimiting: RulePack = {
+  ...gbDefault,
+  id: 'gb-no-limiting',
+  title: 'Great Britain, operator that does not accept limiting',
+  acceptsLimiting: false,
+};
+
+/** Every pack that ships, the default first. */
+export const RULE_PACKS: readonly RulePack[] = [gbDefault, gbAlwaysAsk, gbManagedFigure, gbNoLimiting];
+
+/** The pack of that id, or undefined when there is none. */
+export function rulePack(id: string): RulePack | undefined {
+  return RULE_PACKS.find((pack) => pack.id === id);
+}

@@ -1,0 +1,89 @@
+import type { LoadClass } from '../survey/words';
+import type { Allowance, RulePack } from './rule-pack';
+
+const full: Allowance = { form: 'share', percent: 100 };
+const share = (percent: number): Allowance => ({ form: 'share', percent });
+const ranked = (percents: readonly number[], restPercent: number): Allowance => ({
+  form: 'ranked',
+  percents,
+  restPercent,
+});
+const threshold = (fullUpToA: number, restPercent: number, perControlSocketA = 0): Allowance => ({
+  form: 'threshold',
+  fullUpToA,
+  restPercent,
+  perControlSocketA,
+});
+
+/** Classes whose use is long or unpredictable enough that no premises gets an allowance on them. */
+const alwaysInFull = {
+  'thermostatic-water-heating': full,
+  'floor-warming': full,
+  'storage-heating': full,
+  'heat-pump': full,
+  'ev-charging': full,
+  'hot-tub-sauna-kiln-welder': full,
+} as const satisfies Partial<Record<LoadClass, Allowance>>;
+
+/** Great Britain: the figures most operators work to. */
+export const gbDefault: RulePack = {
+  id: 'gb-default',
+  version: '2026.1',
+  title: 'Great Britain, usual operator terms',
+  date: '2026-11-24',
+  nominalVoltageV: { value: 230, source: 'BS 7671 appendix 2' },
+  allowances: {
+    source: 'BS 7671 311.1, published diversity allowances; 722.311 for vehicle charging',
+    value: {
+      household: {
+        lighting: share(66),
+        'heating-and-power': threshold(10, 50),
+        cooking: threshold(10, 30, 5),
+        'instantaneous-water-heating': ranked([100, 100], 25),
+        'socket-circuit': ranked([100], 40),
+        'socket-appliance': ranked([100], 40),
+        motor: full,
+        ...alwaysInFull,
+      },
+      'small-shop-or-office': {
+        lighting: share(90),
+        'heating-and-power': ranked([100], 75),
+        cooking: ranked([100, 80], 60),
+        'instantaneous-water-heating': ranked([100, 100], 25),
+        'socket-circuit': ranked([100], 50),
+        'socket-appliance': ranked([100], 75),
+        motor: ranked([100, 80], 60),
+        ...alwaysInFull,
+      },
+      'guest-house': {
+        lighting: share(75),
+        'heating-and-power': ranked([100, 80], 60),
+        cooking: ranked([100, 80], 60),
+        'instantaneous-water-heating': ranked([100, 100], 25),
+        'socket-circuit': ranked([100], 50),
+        'socket-appliance': { form: 'ranked', percents: [100], restPercent: 75, otherRoomsPercent: 40 },
+        motor: ranked([100], 50),
+        ...alwaysInFull,
+      },
+    },
+  },
+  filamentPointW: { value: 100, source: 'published diversity allowances, lighting points' },
+  defaultBasis: 'circuits',
+  fallbackFuseA: { value: 60, source: 'house rule: smallest cut-out fuse in usual use' },
+  askAboveA: { value: 60, source: 'operators’ common threshold for single premises, 13.8 kVA a phase' },
+  triggerDemand: 'unmanaged',
+  acceptsLimiting: true,
+  alwaysAsk: false,
+  askAboveEquipmentA: { value: 32, source: 'operators’ common threshold for one piece of equipment' },
+  leastChargingA: { value: 6, source: 'IEC 61851-1' },
+  largestZeOhm: { value: { 'tn-c-s': 0.35, 'tn-s': 0.8 }, source: 'operators’ declared maxima' },
+  unstableElectrodeOhm: { value: 200, source: 'BS 7671 411.5.3' },
+  noticeWithinDays: { value: 28, source: 'operators’ connection terms' },
+  replyWorkingDays: { value: 10, source: 'operators’ usual reply for a single dwelling' },
+  emergencyNumber: { value: '105', source: 'Great Britain, operators’ emergency line' },
+  declarations: [
+    'The particulars above were recorded at the premises or from the evidence named beside them.',
+    'Nothing belonging to the network operator was opened, and no seal was broken, to make this survey.',
+    'Figures marked as fallback or assumed are not known and are not put forward as the network operator’s own.',
+  ],
+};

@@ -1,0 +1,58 @@
+import type { Basis, LoadClass, Premises } from '../survey/words';
+
+/** A value that a code, a standard or an operator sets, with where it comes from. */
+export interface Ruled<T> {
+  readonly value: T;
+  readonly source: string;
+}
+
+/**
+ * How the allowance of a class is reckoned from its connected currents:
+ * - `share`: a percentage of the total;
+ * - `threshold`: the first amperes in full and a percentage of the rest, plus amperes for each control-unit socket;
+ * - `ranked`: percentages of the largest, second largest … and of each other. With `otherRoomsPercent`, loads outside
+ *   the main rooms take that instead of `restPercent`.
+ */
+export type Allowance =
+  | { readonly form: 'share'; readonly percent: number }
+  | {
+      readonly form: 'threshold';
+      readonly fullUpToA: number;
+      readonly restPercent: number;
+      readonly perControlSocketA: number;
+    }
+  | {
+      readonly form: 'ranked';
+      readonly percents: readonly number[];
+      readonly restPercent: number;
+      readonly otherRoomsPercent?: number;
+    };
+
+/** Which maximum demand after the work is held against the trigger when a limiter is used. */
+export type TriggerDemand = 'unmanaged' | 'managed';
+
+/** Everything set from outside that an assessment depends on. Data only: a firm may override any of it. */
+export interface RulePack {
+  readonly id: string;
+  readonly version: string;
+  readonly title: string;
+  readonly date: string;
+  readonly nominalVoltageV: Ruled<number>;
+  readonly allowances: Ruled<Readonly<Record<Premises, Readonly<Record<LoadClass, Allowance>>>>>;
+  readonly filamentPointW: Ruled<number>;
+  readonly defaultBasis: Basis;
+  readonly fallbackFuseA: Ruled<number>;
+  readonly askAboveA: Ruled<number>;
+  readonly triggerDemand: TriggerDemand;
+  readonly acceptsLimiting: boolean;
+  readonly alwaysAsk: boolean;
+  readonly askAboveEquipmentA: Ruled<number>;
+  readonly leastChargingA: Ruled<number>;
+  readonly largestZeOhm: Ruled<Readonly<Record<'tn-c-s' | 'tn-s', number>>>;
+  readonly unstableElectrodeOhm: Ruled<number>;
+  readonly noticeWithinDays: Ruled<number>;
+  readonly replyWorkingDays: Ruled<number>;
+  readonly emergencyNumber: Ruled<string>;
+  /** Statements that go with a notice or an application, in order. */
+  readonly declarations: readonly string[];
+}

@@ -1,0 +1,121 @@
+/**
+ * The kinds of field a survey has, as property decorators over class-validator. Each message says what is expected;
+ * what was found is added by `validate.ts`. Every field may be left out (not known) unless marked required.
+ */
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+type Decorator = PropertyDecorator;
+
+function together(...decorators: Decorator[]): Decorator {
+  return (target, key) => {
+    for (const decorate of decorators) decorate(target, key);
+  };
+}
+
+/** Absent is allowed and means "not known yet"; null is not, so that there is one way of not knowing. */
+function optional(): Decorator {
+  return (target, key) => {
+    IsOptional()(target, key);
+  };
+}
+
+/** A number between two bounds, in the unit named. */
+export function Quantity(unit: string, least: number, most: number): Decorator {
+  const message = `a number from ${least} to ${most}${unit === '' ? '' : ` ${unit}`}`;
+  return together(
+    optional(),
+    IsNumber({ allowInfinity: false, allowNaN: false }, { message }),
+    Min(least, { message }),
+    Max(most, { message }),
+  );
+}
+
+/** A whole number between two bounds. */
+export function Count(least: number, most: number): Decorator {
+  const message = `a whole number from ${least} to ${most}`;
+  return together(optional(), IsInt({ message }), Min(least, { message }), Max(most, { message }));
+}
+
+/** One of a closed list of words or numbers. */
+export function OneOf(choices: readonly (string | number)[]): Decorator {
+  return together(optional(), IsIn([...choices], { message: `one of ${choices.join(', ')}` }));
+}
+
+/** As `OneOf`, and it must be there. */
+export function RequiredOneOf(choices: readonly (string | number)[]): Decorator {
+  return IsIn([...choices], { message: `one of ${choices.join(', ')}` });
+}
+
+/** Free text up to a length in characters. */
+export function Text(longest: number): Decorator {
+  const message = `text of at most ${longest} characters`;
+  return together(
+    optional(),
+    IsString({ message }),
+    MaxLength(longest, { message }),
+    // PostgreSQL cannot hold the nul character, and no keyboard sends it.
+    // eslint-disable-next-line no-control-regex
+    Matches(/^[^\u0000]*$/, { message }),
+  );
+}
+
+/** Yes or no. */
+export function YesNo(): Decorator {
+  return together(optional(), IsBoolean({ message: 'true or false' }));
+}
+
+const ID_MESSAGE = 'an id of 1 to 64 letters, digits, - or _';
+
+/** The stable id of a thing within its survey. */
+export function Id(): Decorator {
+  return together(
+    IsString({ message: ID_MESSAGE }),
+    IsNotEmpty({ message: ID_MESSAGE }),
+    Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: ID_MESSAGE }),
+  );
+}
+
+/** The id of another thing in the same survey. */
+export function Reference(): Decorator {
+  return together(
+    optional(),
+    IsString({ message: ID_MESSAGE }),
+    Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: ID_MESSAGE }),
+  );
+}
+
+/** A part of the survey with fields of its own. */
+export function Part(of: () => new () => object): Decorator {
+  return together(optional(), IsObject({ message: 'an object' }), ValidateNested({ message: 'an object' }), Type(of));
+}
+
+/** A list of things with ids. */
+export function ListOf(of: () => new () => object, most: number): Decorator {
+  const message = `a list of at most ${most}`;
+  return together(
+    optional(),
+    IsArray({ message }),
+    ArrayMaxSize(most, { message }),
+    IsObject({ each: true, message: 'a list of objects' }),
+    ValidateNested({ each: true, message: 'an object' }),
+    Type(of),
+  );
+}

@@ -1,0 +1,47 @@
+/** Plain JSON values, and a check that a value from outside is one before anything else touches it. */
+
+export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
+export type JsonObject = { readonly [key: string]: Json };
+
+/** Something wrong with a survey handed in: where (JSON path from `$`), what is wrong, what is expected. */
+export interface Fault {
+  readonly path: string;
+  readonly wrong: string;
+  readonly expected: string;
+}
+
+/** Keys that would reach past an object's own data. */
+const FORBIDDEN_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
+
+/** Deeper than any survey; a guard against documents built to exhaust the stack. */
+const DEEPEST = 12;
+
+export function isObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** A short rendering of a value for a message; never the whole of a long one. */
+export function shown(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  const text = JSON.stringify(value) ?? String(value);
+  return text.length > 40 ? `${text.slice(0, 37)}…` : text;
+}
+
+/** The JSON path of a member: `$.loads[3].powerW`. */
+export function memberPath(path: string, key: string | number): string {
+  return typeof key === 'number' || /^\d+$/.test(key) ? `${path}[${key}]` : `${path}.${key}`;
+}
+
+/** Faults of shape that no field check would see: nulls, forbidden keys, too deep a nesting. */
+export function plainFaults(value: unknown, path = '$', depth = 0): Fault[] {
+  if (value === null) return [{ path, wrong: 'is null', expected: 'a value, or the field left out when not known' }];
+  if (typeof value !== 'object') return [];
+  if (depth >= DEEPEST) return [{ path, wrong: 'is nested too deeply', expected: `at most ${DEEPEST} levels` }];
+  const faults: Fault[] = [];
+  for (const [key, member] of Object.entries(value)) {
+    const at = memberPath(path, Array.isArray(value) ? Number(key) : key);
+    if (FORBIDDEN_KEYS.has(key)) faults.push({ path: at, wrong: 'is not a known field', expected: 'a known field' });
+    else faults.push(...plainFaults(member, at, depth + 1));
+  }
+  return faults;
+}

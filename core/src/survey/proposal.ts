@@ -1,0 +1,58 @@
+import { Count, Id, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import {
+  ANSWERS,
+  LIMITER_KINDS,
+  OPEN_PEN_METHODS,
+  PARKING,
+  PHASES,
+  type Answer,
+  type LimiterKind,
+  type LoadPhase,
+  type OpenPenMethod,
+  type Parking,
+} from './words';
+
+/** How a charger is kept inside the supply. */
+export class Limiter {
+  @OneOf(LIMITER_KINDS) kind?: LimiterKind;
+  /** The charger's own current setting, per phase; left out, it may draw its full rating. */
+  @Quantity('A', 0, 1000) fixedA?: number;
+  /** Clamp: what the controller holds the measured current to. */
+  @Quantity('A', 0, 3000) setPointA?: number;
+  /** Clamp: what the charger drops to when the clamp or its link is lost; 0 stops it. */
+  @Quantity('A', 0, 1000) failSafeA?: number;
+  /** Clamp: the node on whose incoming conductor it sits. */
+  @Reference() clampNodeId?: string;
+}
+
+/** New equipment to be connected. */
+export class Proposal {
+  @Id() id: string;
+  @RequiredOneOf(['vehicle-charger']) kind: 'vehicle-charger';
+  @Text(100) label?: string;
+  /** As the equipment's plate names it; free text. */
+  @Text(100) makeAndModel?: string;
+  @Quantity('A', 1, 1000) ratedA?: number;
+  @OneOf([1, 3]) phases?: 1 | 3;
+  @OneOf(PHASES) phase?: LoadPhase;
+  @Reference() nodeId?: string;
+  @Part(() => Limiter) limiter: Limiter = new Limiter();
+  /** On the operators' type-tested register? */
+  @OneOf(ANSWERS) typeTested?: Answer;
+  @Text(60) registerReference?: string;
+  /** Can it send power back to the supply? */
+  @OneOf(ANSWERS) canExport?: Answer;
+  @OneOf(PARKING) parking?: Parking;
+  @OneOf(OPEN_PEN_METHODS) openPen?: OpenPenMethod;
+  @Text(40) interlock?: string;
+}
+
+/** What is asked of the operator besides the connection of the new equipment. */
+export class SupplyRequest {
+  @YesNo() fuseUpgrade?: boolean;
+  @YesNo() newPhases?: boolean;
+  /** Installations of the same kind on this development, this one included. */
+  @Count(1, 1000) installationsOnDevelopment?: number;
+  /** Import limitation scheme (EREC G100). */
+  @YesNo() importLimitation?: boolean;
+}

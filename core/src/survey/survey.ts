@@ -1,0 +1,38 @@
+import { Equals } from 'class-validator';
+import { Earthing } from './earthing';
+import { ListOf, OneOf, Part, Text } from './fields';
+import { Intake } from './intake';
+import { Load } from './load';
+import { Place } from './place';
+import { Proposal, SupplyRequest } from './proposal';
+import { Supply } from './supply';
+import { BASES, type Basis } from './words';
+
+export const SURVEY_FORMAT = 'keen-gauge-survey';
+export const SURVEY_VERSION = 1;
+
+/** Which reckoning of maximum demand the surveyor stands by, and why. */
+export class Declaration {
+  @OneOf(BASES) basis?: Basis;
+  @Text(500) reason?: string;
+}
+
+/**
+ * A survey: everything recorded about one supply and what is to be connected to it. The open format; see
+ * docs/formats/survey.md. Whatever is left out is not known, which is not the same as zero or no.
+ */
+export class Survey {
+  @Equals(SURVEY_FORMAT, { message: `"${SURVEY_FORMAT}"` })
+  format: typeof SURVEY_FORMAT = SURVEY_FORMAT;
+  @Equals(SURVEY_VERSION, { message: `the number ${SURVEY_VERSION}` })
+  version: typeof SURVEY_VERSION = SURVEY_VERSION;
+  @Part(() => Place) place: Place = new Place();
+  @Part(() => Supply) supply: Supply = new Supply();
+  @Part(() => Intake) intake: Intake = new Intake();
+  @Part(() => Earthing) earthing: Earthing = new Earthing();
+  @ListOf(() => Load, 500) loads: Load[] = [];
+  @Part(() => Declaration) declaration: Declaration = new Declaration();
+  @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
+  @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
+  @Text(5000) notes?: string;
+}

@@ -1,0 +1,38 @@
+import type { SupplyTree, TreeNode } from './supply-tree';
+
+/**
+ * Everything that hangs below each node, by node id. A node that only passes on what one other node carries shares
+ * that node's very list, so a reckoning can be kept per list and a chain of five nodes costs one.
+ */
+export function setsBelow<T>(tree: SupplyTree, placed: ReadonlyMap<string, readonly T[]>): Map<string, readonly T[]> {
+  const sets = new Map<string, readonly T[]>();
+  const nothing: readonly T[] = [];
+  for (const { node, children } of [...tree.nodes].reverse()) {
+    const parts = [placed.get(node.id) ?? nothing, ...children.map((child) => sets.get(child.node.id) ?? nothing)];
+    const filled = parts.filter((part) => part.length > 0);
+    sets.set(node.id, filled.length > 1 ? filled.flat() : (filled[0] ?? nothing));
+  }
+  return sets;
+}
+
+/** Things gathered by the node each hangs from; those without a node of their own hang from the tree's `unplaced`. */
+export function placedOn<S extends { readonly nodeId?: string }, T>(
+  tree: SupplyTree,
+  things: readonly S[],
+  make: (thing: S) => T,
+): Map<string, T[]> {
+  const placed = new Map<string, T[]>();
+  for (const thing of things) {
+    const at = nodeOf(tree, thing.nodeId)?.node.id;
+    if (at === undefined) continue;
+    const here = placed.get(at);
+    if (here) here.push(make(thing));
+    else placed.set(at, [make(thing)]);
+  }
+  return placed;
+}
+
+/** The node named, or where the unplaced hang. */
+export function nodeOf(tree: SupplyTree, id: string | undefined): TreeNode | null {
+  return (id === undefined ? undefined : tree.byId.get(id)) ?? tree.unplaced;
+}

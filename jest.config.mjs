@@ -1,0 +1,20 @@
+const swc = {
+  jsc: {
+    target: 'es2022',
+    parser: { syntax: 'typescript', tsx: true, decorators: true },
+    transform: { legacyDecorator: true, decoratorMetadata: false, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+  },
+  module: { type: 'commonjs' },
+};
+const shared = {
+  transform: { '^.+\\.(ts|tsx)$': ['@swc/jest', swc] },
+  testEnvironment: 'node',
+};
+
+export default {
+  projects: [
+    { ...shared, displayName: 'core', rootDir: 'core' },
+    { ...shared, displayName: 'web', rootDir: 'web' },
+    { ...shared, displayName: 'server', rootDir: 'server' },
+  ],
+};

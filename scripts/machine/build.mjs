@@ -1,0 +1,42 @@
+/** The built application, made again only when a source file has changed. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT, RUN } from './root.mjs';
+
+const SOURCES = {
+  server: ['core/src', 'server', 'standins', 'bench', 'package-lock.json'],
+  web: ['core/src', 'web', 'package-lock.json'],
+};
+
+/** Builds `server` or `web` if its sources changed since it was last built. */
+export function ensureBuilt(room) {
+  const stampFile = join(RUN, `${room}.built`);
+  const stamp = fingerprint(SOURCES[room]);
+  const built = existsSync(join(ROOT, 'dist', room));
+  if (built && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
+  console.error(`Building ${room} …`);
+  const made = spawnSync(
+    process.execPath,
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn', '--config', `${room}/vite.config.ts`],
+    { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] },
+  );
+  if (made.status !== 0) throw new Error(`Building ${room} failed: see above.`);
+  mkdirSync(RUN, { recursive: true });
+  writeFileSync(stampFile, stamp);
+}
+
+/** Names, sizes and times of every file, which is quicker than reading them and as good for this. */
+function fingerprint(places) {
+  const hash = createHash('sha256');
+  for (const place of places) walk(join(ROOT, place), hash);
+  return hash.digest('hex');
+}
+
+function walk(path, hash) {
+  if (!existsSync(path)) return;
+  const stat = statSync(path);
+  if (!stat.isDirectory()) hash.update(`${path} ${stat.size} ${stat.mtimeMs}\n`);
+  else for (const name of readdirSync(path).sort()) walk(join(path, name), hash);
+}

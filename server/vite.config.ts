@@ -1,0 +1,23 @@
+import { defineConfig } from 'vite';
+
+/** The server and its command-line programs, one file each; npm packages stay outside, our own core goes in. */
+export default defineConfig({
+  root: import.meta.dirname,
+  build: {
+    ssr: true,
+    target: 'node20',
+    outDir: '../dist/server',
+    emptyOutDir: true,
+    minify: false,
+    rolldownOptions: {
+      input: {
+        main: 'src/main.ts',
+        prepare: 'src/prepare.ts',
+        assess: 'src/cli/assess.ts',
+        bench: '../bench/bench.ts',
+      },
+      output: { entryFileNames: '[name].js' },
+    },
+  },
+  ssr: { noExternal: ['@keen-gauge/core'] },
+});
