@@ -1,14 +1,10 @@
-import { plainToInstance } from 'class-transformer';
-import { validateSync, type ValidationError } from 'class-validator';
 import { linkFaults } from './links';
-import { isObject, memberPath, plainFaults, shown, type Fault } from './plain';
+import { isObject, plainFaults, shown, type Fault } from './plain';
 import { Survey } from './survey';
 import { upgrade } from './upgrade';
+import { validated } from './validated';
 
 export type Reading = { readonly survey: Survey } | { readonly faults: readonly Fault[] };
-
-/** More faults than this help nobody. */
-const MOST_FAULTS = 100;
 
 /**
  * A survey from parsed JSON: older versions are brought up to date, absent parts filled with empty ones, and every
@@ -17,29 +13,13 @@ const MOST_FAULTS = 100;
 export function readSurvey(input: unknown): Reading {
   if (!isObject(input)) return { faults: [{ path: '$', wrong: `is ${shown(input)}`, expected: 'a survey object' }] };
   const shape = plainFaults(input);
-  if (shape.length > 0) return { faults: shape.slice(0, MOST_FAULTS) };
+  if (shape.length > 0) return { faults: shape };
   const upgraded = upgrade(input);
   if ('faults' in upgraded) return upgraded;
-  const survey = plainToInstance(Survey, upgraded.document, { exposeDefaultValues: true });
-  const errors = validateSync(survey, {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-    stopAtFirstError: true,
-    validationError: { target: false },
-  });
-  if (errors.length > 0) return { faults: errors.flatMap((error) => faultsOf(error, '$')).slice(0, MOST_FAULTS) };
-  const links = linkFaults(survey);
-  return links.length > 0 ? { faults: links.slice(0, MOST_FAULTS) } : { survey };
-}
-
-function faultsOf(error: ValidationError, path: string): Fault[] {
-  const at = memberPath(path, error.property);
-  if (error.children && error.children.length > 0) return error.children.flatMap((child) => faultsOf(child, at));
-  const [kind, expected] = Object.entries(error.constraints ?? {})[0] ?? ['', 'a valid value'];
-  if (kind === 'whitelistValidation')
-    return [{ path: at, wrong: 'is not a known field', expected: 'a field of the format' }];
-  return [{ path: at, wrong: error.value === undefined ? 'is missing' : `is ${shown(error.value)}`, expected }];
+  const made = validated(Survey, upgraded.document);
+  if ('faults' in made) return made;
+  const links = linkFaults(made.value);
+  return links.length > 0 ? { faults: links } : { survey: made.value };
 }
 
 /** The survey as plain JSON, fields in the order of the format, nothing that is not known. */

@@ -1,0 +1,242 @@
+import type { Assessment, PerPhase } from '../assessment';
+import { ARRANGEMENT_NAMES } from '../earthing/arrangement';
+import { FAULT_NAMES } from '../intake/condition';
+import { groupedMeterPoint, meterPoint } from '../route/meter-point';
+import type { RouteWay } from '../route/route';
+import type { RulePack } from '../rules/rule-pack';
+import type { Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import type { Answer } from '../survey/words';
+import type { Figure } from '../worked';
+import { missingItems, type Missing } from './missing';
+
+/** A line of the document: what it is, what it says, and how that is known. */
+export interface Row {
+  readonly label: string;
+  readonly value: string;
+  readonly note?: string;
+}
+
+export interface Section {
+  readonly title: string;
+  readonly rows: readonly Row[];
+}
+
+/** Who signs, for which firm, and when. */
+export interface SignedBy {
+  readonly firm: string;
+  readonly name: string;
+  readonly registration: string;
+  /** ISO date and time. */
+  readonly at: string;
+  /** Why it is signed although something is missing. */
+  readonly reason?: string;
+}
+
+/** What a pack's document says, before anything is laid out on a page. */
+export interface PackContent {
+  readonly title: string;
+  readonly purpose: string;
+  readonly sections: readonly Section[];
+  readonly workings: readonly Figure[];
+  readonly declarations: readonly string[];
+  readonly missing: readonly Missing[];
+}
+
+const NOT_KNOWN = 'Not known';
+
+const TITLES: Readonly<Record<RouteWay, string>> = {
+  'fit-then-notify': 'Notice of new equipment',
+  'ask-then-fit': 'Application to connect new equipment',
+  hold: 'Report of a dangerous intake: no work until made safe',
+};
+
+/** The document that goes with a survey: every section the operator needs, with the working behind each figure. */
+export function composePack(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): PackContent {
+  const { route, demand, supply } = assessment;
+  return {
+    title: TITLES[route.way],
+    purpose: purposeOf(route.way, pack),
+    sections: [
+      siteSection(survey),
+      installerSection(signedBy),
+      supplySection(survey, assessment),
+      demandSection(survey, assessment),
+      ...survey.proposals.map((proposal) => equipmentSection(proposal)),
+      routeSection(assessment),
+      findingsSection(assessment),
+    ].filter(({ rows }) => rows.length > 0),
+    workings: [
+      supply.rating,
+      ...figuresOf(demand.before),
+      ...figuresOf(demand.afterUnmanaged),
+      ...(demand.limiter.kind === 'clamp' && demand.limiter.holds ? figuresOf(demand.afterManaged) : []),
+      ...figuresOf(demand.headroom),
+      demand.afterKva,
+    ],
+    declarations: pack.declarations,
+    missing: missingItems(survey, assessment),
+  };
+}
+
+function purposeOf(way: RouteWay, pack: RulePack): string {
+  if (way === 'hold')
+    return `Keep clear. The operator’s emergency line is ${pack.emergencyNumber.value}. This is not an application.`;
+  if (way === 'ask-then-fit')
+    return `The equipment below will not be connected until the network operator has replied (usually within ${pack.replyWorkingDays.value} working days).`;
+  return `To be sent to the network operator within ${pack.noticeWithinDays.value} days of commissioning.`;
+}
+
+/** A figure as people read it: amperes to one decimal, never without its unit. */
+export function figureText({ value, unit, bound, why }: Figure): string {
+  if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
+  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(unit === 'kVA' ? 2 : 1)} ${unit}`;
+}
+
+function figuresOf(figures: PerPhase): Figure[] {
+  return Object.values(figures);
+}
+
+function phasesText(figures: PerPhase): string {
+  const entries = Object.entries(figures);
+  return entries.map(([phase, figure]) => `${entries.length > 1 ? `${phase} ` : ''}${figureText(figure)}`).join(' · ');
+}
+
+function row(label: string, value: string | number | undefined, note?: string): Row {
+  const text = value === undefined || value === '' ? NOT_KNOWN : String(value);
+  return { label, value: text, ...(note ? { note } : {}) };
+}
+
+function siteSection({ place }: Survey): Section {
+  const number = meterPoint(place.meterPointNumber);
+  const address = [place.addressLine1, place.addressLine2, place.town, place.postcode].filter(Boolean).join(', ');
+  return {
+    title: 'Site and customer',
+    rows: [
+      row('Customer', place.customerName),
+      row('Telephone', place.customerPhone),
+      row('E-mail', place.customerEmail),
+      row('Address', address),
+      row('Nation', place.nation?.replace('-', ' ')),
+      row('Premises', place.premises?.replaceAll('-', ' ')),
+      row(
+        'Meter point number (MPAN)',
+        number.state === 'good' ? groupedMeterPoint(number.core) : place.meterPointNumber,
+        number.state === 'faulty' ? number.says : undefined,
+      ),
+      row('Network operator', place.operatorName),
+    ],
+  };
+}
+
+function installerSection({ firm, name, registration }: SignedBy): Section {
+  return { title: 'Installer', rows: [row('Firm', firm), row('Signed for by', name), row('Registration', registration)] };
+}
+
+const LOOP_WORDS = {
+  'not-looped': 'Not looped',
+  'feeds-next-door': 'Looped: feeds next door',
+  'fed-from-next-door': 'Looped: fed from next door',
+  unknown: NOT_KNOWN,
+} as const;
+
+function supplySection(survey: Survey, { supply, nodes }: Assessment): Section {
+  const { intake, earthing } = survey;
+  const cutOut = survey.supply.nodes.find(({ kind }) => kind === 'cut-out');
+  const faults = intake.faults.map(({ fault, grade, note }) =>
+    [FAULT_NAMES[fault], grade?.replaceAll('-', ' '), note].filter(Boolean).join(', '),
+  );
+  const looks = { fine: 'Looked at, fine', 'not-fine': 'Looked at, not fine', 'could-not-see': 'Could not be seen' };
+  return {
+    title: 'Existing supply',
+    rows: [
+      row('Phases', survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single'),
+      row(
+        'Cut-out fuse',
+        supply.ratingEstablished ? `${supply.rating.value ?? ''} A` : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
+        `Evidence: ${supply.evidence ?? 'none'}${cutOut?.evidenceNote ? `; ${cutOut.evidenceNote}` : ''}`,
+      ),
+      ...(cutOut?.holderMaximumA === undefined ? [] : [row('Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
+      ...nodes
+        .filter(({ ratingA, kind }) => ratingA !== null && kind !== 'cut-out')
+        .map(({ label, ratingA }) => row(label, `${ratingA ?? ''} A`)),
+      row('Loop status', intake.loop.status && LOOP_WORDS[intake.loop.status], intake.loop.evidence?.replaceAll('-', ' ')),
+      row('Condition', intake.look && looks[intake.look]),
+      ...faults.map((text) => row('Fault', text)),
+      row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
+      ...(earthing.zeOhm === undefined ? [] : [row('Ze, highest reading', `${earthing.zeOhm} Ω`)]),
+      ...(earthing.electrodeOhm === undefined ? [] : [row('Electrode', `${earthing.electrodeOhm} Ω`)]),
+    ],
+  };
+}
+
+function demandSection(survey: Survey, { demand }: Assessment): Section {
+  const reason = survey.declaration.reason;
+  return {
+    title: 'Maximum demand',
+    rows: [
+      row('Basis declared', `By ${demand.basis}`, reason),
+      row('Before the work', phasesText(demand.before), figureText(demand.beforeKva)),
+      row('After the work, unmanaged', phasesText(demand.afterUnmanaged)),
+      row('After the work, managed', phasesText(demand.afterManaged), figureText(demand.afterKva)),
+      row('Headroom', phasesText(demand.headroom)),
+      row('By circuits', phasesText(demand.byCircuits)),
+      row('By appliances', phasesText(demand.byAppliances)),
+    ],
+  };
+}
+
+const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
+
+const OPEN_PEN_WORDS = {
+  'built-in': 'Built into the equipment',
+  'separate-device': 'Separate device',
+  'tt-island': 'TT island',
+  'low-electrode': 'Low-resistance electrode',
+} as const;
+
+function equipmentSection(proposal: Proposal): Section {
+  const { limiter } = proposal;
+  const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
+  return {
+    title: `New equipment: ${proposal.label ?? 'vehicle charger'}`,
+    rows: [
+      row('Make and model', proposal.makeAndModel),
+      row('Rated current', amperes(proposal.ratedA), proposal.phases === 3 ? 'on each of three phases' : 'single-phase'),
+      row('On the type-tested register', proposal.typeTested && ANSWER_WORDS[proposal.typeTested], proposal.registerReference),
+      row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
+      row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
+      row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen]),
+      ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
+      ...(limiter.kind === 'clamp'
+        ? [
+            row('Managed by clamp: set-point', amperes(limiter.setPointA)),
+            row('Fail-safe current', amperes(limiter.failSafeA)),
+            row('Clamp on', limiter.clampNodeId),
+            ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
+          ]
+        : []),
+    ],
+  };
+}
+
+function routeSection({ route, demand, rulePack }: Assessment): Section {
+  return {
+    title: 'Route to the network operator',
+    rows: [
+      row('Route', route.words, `Rule pack ${rulePack.id}, version ${rulePack.version}`),
+      ...route.triggers.map(({ title, evidence, state }) =>
+        row(state === 'met' ? 'Because' : 'Because not known', title, evidence),
+      ),
+      ...(demand.limiter.kind === 'none' ? [] : [row('Limiter', demand.limiter.holds ? 'Holds' : 'Does not hold', demand.limiter.why)]),
+    ],
+  };
+}
+
+function findingsSection({ findings }: Assessment): Section {
+  const words = { danger: 'Danger', act: 'To be done', ask: 'Open question', note: 'Noted' };
+  return {
+    title: 'Findings',
+    rows: findings.map(({ grade, title, remedy }) => row(words[grade], title, remedy)),
+  };
+}

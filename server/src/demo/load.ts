@@ -1,0 +1,74 @@
+import { diff, type Value } from '@keen-gauge/core/record/changes';
+import { blankSurvey } from '@keen-gauge/core/survey/blank';
+import { hash } from '@node-rs/argon2';
+import type { Pool } from 'pg';
+import { randomUUID as newId } from 'node:crypto';
+import { inFirm } from '../db/firm-scope';
+import { insertJob } from '../jobs/queries';
+import { firmRulePack, summarise } from '../jobs/summary';
+import { signOff } from '../packs/sign-off';
+import { headOf } from '../surveys/queries';
+import { saveRevision } from '../surveys/save';
+import { DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
+import { SCENARIOS, type Scenario } from './scenarios';
+
+/** Makes a firm with people, as the database's owner; their ids in the order given. */
+export async function makeFirm(
+  owner: Pool,
+  firm: { name: string; rulePackId: string },
+  people: readonly DemoPerson[],
+  password: string,
+): Promise<{ firmId: string; personIds: string[] }> {
+  const made = await owner.query<{ id: string }>(
+    'INSERT INTO firms (name, rule_pack_id) VALUES ($1, $2) RETURNING id',
+    [firm.name, firm.rulePackId],
+  );
+  const firmId = made.rows[0]?.id ?? '';
+  const passwordHash = await hash(password);
+  const personIds: string[] = [];
+  for (const { email, name, role, maySignOff, registration } of people) {
+    const person = await owner.query<{ id: string }>(
+      `INSERT INTO people (firm_id, email, name, role, may_sign_off, registration, password_hash)
+       VALUES ($1, $2, $3, $4, $5, $6, $7) RETURNING id`,
+      [firmId, email, name, role, maySignOff, registration, passwordHash],
+    );
+    personIds.push(person.rows[0]?.id ?? '');
+  }
+  return { firmId, personIds };
+}
+
+/** The demo firm with its jobs, unless a firm is there already. Everything goes in the way people would put it in. */
+export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
+  const firms = await owner.query('SELECT 1 FROM firms LIMIT 1');
+  if (firms.rowCount !== 0) return;
+  const { firmId, personIds } = await makeFirm(owner, DEMO_FIRM, DEMO_PEOPLE, DEMO_PASSWORD);
+  // Last changed first is how jobs are listed, so the first scenario goes in last.
+  for (const scenario of [...SCENARIOS].reverse()) await loadScenario(app, firmId, personIds, scenario);
+}
+
+async function loadScenario(app: Pool, firmId: string, personIds: readonly string[], scenario: Scenario): Promise<void> {
+  const id = newId();
+  const askerOf = (index: number): { firmId: string; personId: string } => ({ firmId, personId: personIds[index] ?? '' });
+  const survey = blankSurvey();
+  const summary = summarise(survey, firmRulePack(DEMO_FIRM.rulePackId), scenario.place);
+  const { place, wanted } = scenario;
+  await inFirm(app, { firmId }, (db) =>
+    insertJob(db, { ...askerOf(scenario.by), id, place, wanted, survey, revisionId: newId(), summary }),
+  );
+  for (const { by, change } of scenario.stages)
+    await inFirm(app, { firmId }, async (db) => {
+      const head = await headOf(db, id);
+      if (!head) return;
+      const next = structuredClone(head.survey);
+      change(next);
+      const changes = diff(head.survey as unknown as Value, next as unknown as Value);
+      await saveRevision(db, askerOf(by), id, { id: newId(), parentId: head.revisionId, changes });
+    });
+  if (scenario.signedBy === undefined) return;
+  const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
+  if (head)
+    await signOff(app, askerOf(scenario.signedBy), id, {
+      revisionId: head.revisionId,
+      reason: 'Signed for the demonstration.',
+    });
+}

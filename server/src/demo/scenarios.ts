@@ -1,0 +1,264 @@
+import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
+import type { Load } from '@keen-gauge/core/survey/load';
+import type { Proposal } from '@keen-gauge/core/survey/proposal';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { SupplyNode } from '@keen-gauge/core/survey/supply';
+
+/** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
+export interface Scenario {
+  readonly place: string;
+  readonly wanted: string;
+  /** Index into the demo people of whoever made the job. */
+  readonly by: number;
+  readonly stages: readonly { readonly by: number; readonly change: (survey: Survey) => void }[];
+  /** Index of who signed it off, where that was done. */
+  readonly signedBy?: number;
+}
+
+const OPERATOR = 'Wold and Weir Networks';
+
+function setLoads(id: string): Load[] {
+  const found = STARTING_SETS.find((set) => set.id === id);
+  return found ? found.loads.map((load) => ({ ...load })) : [];
+}
+
+function node(survey: Survey, id: string, values: Partial<SupplyNode>): void {
+  const found = survey.supply.nodes.find((each) => each.id === id);
+  if (found) Object.assign(found, values);
+}
+
+function charger(values: Partial<Proposal> = {}): Proposal {
+  return {
+    id: 'charger',
+    kind: 'vehicle-charger',
+    label: 'Vehicle charger',
+    makeAndModel: 'Brindle VC7',
+    ratedA: 32,
+    phases: 1,
+    limiter: {},
+    typeTested: 'yes',
+    registerReference: 'BRI/VC7/0003',
+    canExport: 'no',
+    parking: 'outdoors',
+    openPen: 'built-in',
+    ...values,
+  };
+}
+
+function at(survey: Survey, line: string, town: string, postcode: string, number: string, customer: string): void {
+  Object.assign(survey.place, {
+    addressLine1: line,
+    town,
+    postcode,
+    meterPointNumber: number,
+    customerName: customer,
+    customerPhone: '01632 960 000',
+    nation: 'england',
+    premises: 'household',
+    operatorName: OPERATOR,
+  });
+}
+
+/** A usual single-phase intake, looked over and read. */
+function intake(survey: Survey, fuseA: number): void {
+  survey.supply.phases = 1;
+  node(survey, 'cut-out', { ratingA: fuseA, evidence: 'label', holderMaximumA: 100, evidenceNote: 'Tag on the carrier, seal intact.' });
+  node(survey, 'meter', { ratingA: 100 });
+  node(survey, 'isolator', { ratingA: 100 });
+  node(survey, 'board', { ratingA: 100, label: 'House board' });
+  survey.intake.look = 'fine';
+  survey.intake.loop = { status: 'not-looped', evidence: 'cable-traced' };
+  survey.earthing = { arrangement: 'tn-c-s', recognisedBy: 'Earthing conductor to the neutral block of the cut-out.', zeOhm: 0.21 };
+}
+
+export const SCENARIOS: readonly Scenario[] = [
+  {
+    place: '9 Candlemas Road, Netherby',
+    wanted: 'Vehicle charger on the drive',
+    by: 3,
+    signedBy: 0,
+    stages: [
+      { by: 3, change: (s) => { at(s, '9 Candlemas Road', 'Netherby', 'ZZ1 4QT', '9700000012340', 'R. Ashcombe'); } },
+      { by: 1, change: (s) => { intake(s, 100); } },
+      {
+        by: 1,
+        change: (s) => {
+          s.loads = setLoads('gas-heated').map((load) => (load.id === 'ring-up' ? { ...load, label: 'Radial, upstairs', currentA: 20 } : load));
+          s.declaration = { basis: 'appliances', reason: 'Every appliance was listed with the customer; gas heating and no electric shower.' };
+        },
+      },
+      { by: 1, change: (s) => { s.proposals = [charger({ limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+    ],
+  },
+  {
+    place: '7 Hollow Row, Netherby',
+    wanted: 'Vehicle charger, terraced pair',
+    by: 3,
+    stages: [
+      { by: 3, change: (s) => { at(s, '7 Hollow Row', 'Netherby', 'ZZ1 7HR', '9800123456786', 'P. Linnet'); } },
+      {
+        by: 2,
+        change: (s) => {
+          intake(s, 60);
+          s.intake.loop = { status: 'feeds-next-door', note: 'Second cable leaves through the party wall to number 5.' };
+          s.loads = setLoads('gas-heated');
+        },
+      },
+      { by: 2, change: (s) => { s.proposals = [charger({ limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' } })]; } },
+    ],
+  },
+  {
+    place: 'Larkrise, Mill Drove, Ossett Fen',
+    wanted: 'Heat pump already in; charger for a van',
+    by: 1,
+    stages: [
+      { by: 1, change: (s) => { at(s, 'Larkrise, Mill Drove', 'Ossett Fen', 'ZZ4 2LK', '9602044177114', 'J. and T. Merriday'); } },
+      { by: 1, change: (s) => { intake(s, 80); s.loads = setLoads('heat-pump-home'); } },
+      { by: 1, change: (s) => { s.proposals = [charger({ label: 'Van charger', limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'meter' } })]; } },
+    ],
+  },
+  {
+    place: 'Slipway Pottery, Tan Yard, Netherby',
+    wanted: 'Charger beside the studio; kiln on the same board',
+    by: 2,
+    stages: [
+      {
+        by: 2,
+        change: (s) => {
+          at(s, 'Slipway Pottery, Tan Yard', 'Netherby', 'ZZ1 9TY', '9700000012340', 'Slipway Pottery');
+          s.place.premises = 'small-shop-or-office';
+          intake(s, 100);
+          s.loads = [
+            { id: 'lights', class: 'lighting', label: 'Studio lighting', powerW: 36, quantity: 14, fixedLed: true },
+            { id: 'sockets', class: 'socket-circuit', label: 'Studio ring', currentA: 32 },
+            { id: 'kiln', class: 'hot-tub-sauna-kiln-welder', label: 'Kiln', powerW: 9000, interlock: 'kiln or car' },
+            { id: 'wheel', class: 'motor', label: 'Throwing wheels', powerW: 370, powerFactor: 0.75, quantity: 2 },
+            { id: 'water', class: 'instantaneous-water-heating', label: 'Sink heater', powerW: 3000 },
+          ];
+        },
+      },
+      { by: 2, change: (s) => { s.proposals = [charger({ interlock: 'kiln or car' })]; } },
+    ],
+  },
+  {
+    place: 'Fold Yard Veterinary Surgery, Brough Lane',
+    wanted: 'Two staff chargers, three-phase supply',
+    by: 1,
+    stages: [
+      {
+        by: 1,
+        change: (s) => {
+          at(s, 'Fold Yard, Brough Lane', 'Ossett Fen', 'ZZ4 8FY', '9800123456786', 'Fold Yard Veterinary Surgery');
+          s.place.premises = 'small-shop-or-office';
+          intake(s, 100);
+          s.supply.phases = 3;
+          s.loads = [
+            { id: 'lights', class: 'lighting', label: 'Lighting', powerW: 40, quantity: 60, fixedLed: true, phase: 'L1' },
+            { id: 'sockets-1', class: 'socket-circuit', label: 'Consulting room sockets', currentA: 32, quantity: 2, phase: 'L1' },
+            { id: 'sockets-2', class: 'socket-circuit', label: 'Theatre sockets', currentA: 32, quantity: 2, phase: 'L2' },
+            { id: 'sockets-3', class: 'socket-circuit', label: 'Office sockets', currentA: 32, phase: 'L3' },
+            { id: 'autoclave', class: 'heating-and-power', label: 'Autoclave', powerW: 2200, phase: 'L2' },
+            { id: 'xray', class: 'heating-and-power', label: 'X-ray set', currentA: 16, phase: 'L3' },
+            { id: 'cooling', class: 'motor', label: 'Air conditioning', powerW: 6000, powerFactor: 0.9, phase: 'all' },
+            { id: 'water', class: 'thermostatic-water-heating', label: 'Water heater', powerW: 3000, phase: 'L3' },
+          ];
+        },
+      },
+      {
+        by: 1,
+        change: (s) => {
+          s.proposals = [
+            charger({ label: 'Charger, bay 1', phase: 'L3' }),
+            charger({ id: 'charger-2', label: 'Charger, bay 2', phase: 'L2' }),
+          ];
+          s.request = { installationsOnDevelopment: 2 };
+        },
+      },
+    ],
+  },
+  {
+    place: 'Candle Court Almshouses, Church End',
+    wanted: 'Shared charger for six almshouses, landlord supply',
+    by: 0,
+    stages: [
+      {
+        by: 0,
+        change: (s) => {
+          at(s, 'Candle Court', 'Church End', 'ZZ2 6CC', '9602044177114', 'Trustees of Candle Court');
+          intake(s, 60);
+          node(s, 'board', { label: 'Landlord board' });
+          s.loads = [
+            { id: 'stairs', class: 'lighting', label: 'Court and stair lighting', powerW: 12, quantity: 30, fixedLed: true },
+            { id: 'laundry', class: 'socket-circuit', label: 'Laundry sockets', currentA: 32 },
+            { id: 'pumps', class: 'motor', label: 'Heating pumps', powerW: 550, powerFactor: 0.8, quantity: 2 },
+          ];
+          s.proposals = [charger({ label: 'Shared charger, court', openPen: 'separate-device' })];
+        },
+      },
+    ],
+  },
+  {
+    place: 'High Sett Cottage, Beck Side',
+    wanted: 'Charger at a hill cottage, overhead lines',
+    by: 1,
+    stages: [
+      {
+        by: 1,
+        change: (s) => {
+          at(s, 'High Sett Cottage, Beck Side', 'Thorngill', 'ZZ8 3HS', '97 0000 0012 341', 'M. Dunnock');
+          intake(s, 60);
+          node(s, 'cut-out', { evidence: 'moulding', holderMaximumA: 60, evidenceNote: 'Black head on a pole bracket; no tag.' });
+          s.earthing = { arrangement: 'tt', recognisedBy: 'Rod in a pit by the porch; no earth at the head.', electrodeOhm: 240 };
+          s.loads = setLoads('gas-heated-shower').filter(({ id }) => id !== 'ring-up');
+        },
+      },
+      { by: 1, change: (s) => { s.proposals = [charger({ openPen: 'tt-island', limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+    ],
+  },
+  {
+    place: 'The Boathouse, Weir Meadow',
+    wanted: 'Charger at the far end of a long feeder',
+    by: 2,
+    stages: [
+      {
+        by: 2,
+        change: (s) => {
+          at(s, 'Weir House and Boathouse', 'Weir Meadow', 'ZZ5 1BH', '9700000012340', 'S. Halcyon');
+          intake(s, 100);
+          s.supply.nodes.push(
+            { id: 'feeder', kind: 'feeder', fedFrom: 'board', label: 'Boathouse feeder', ratingA: 20 },
+            { id: 'boathouse', kind: 'board', fedFrom: 'feeder', label: 'Boathouse board', ratingA: 40 },
+          );
+          s.loads = [
+            ...setLoads('gas-heated').map((load) => ({ ...load, nodeId: 'board' })),
+            { id: 'hoist', class: 'motor', label: 'Boat hoist', powerW: 1100, powerFactor: 0.8, nodeId: 'boathouse' },
+            { id: 'boathouse-heat', class: 'heating-and-power', label: 'Boathouse heater', powerW: 1500, nodeId: 'boathouse' },
+          ];
+        },
+      },
+      { by: 2, change: (s) => { s.proposals = [charger({ nodeId: 'boathouse', limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+    ],
+  },
+  {
+    place: 'Flat 4, Ropewalk House, Netherby',
+    wanted: 'Charger in the yard; all-electric flat',
+    by: 2,
+    stages: [
+      {
+        by: 2,
+        change: (s) => {
+          at(s, 'Flat 4, Ropewalk House', 'Netherby', 'ZZ1 5RW', '9800123456786', 'C. Wren');
+          intake(s, 80);
+          s.intake.look = 'not-fine';
+          s.intake.faults = [
+            { id: 'scorch', fault: 'heat-damage', grade: 'make-safe-now', note: 'Browned carrier on the line side, smell of heat.' },
+          ];
+          s.loads = setLoads('all-electric-flat');
+          s.proposals = [charger()];
+        },
+      },
+    ],
+  },
+  { place: '31 Quern Street, Church End', wanted: 'Vehicle charger; customer is sending photographs', by: 3, stages: [] },
+];
+

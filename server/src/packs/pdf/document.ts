@@ -1,0 +1,61 @@
+import { figureText, type PackContent, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { Page, WIDTH } from './page';
+
+export interface PackLabel {
+  readonly number: string;
+  readonly job: string;
+  /** SHA-256 of the survey’s JSON as it is downloaded. */
+  readonly fingerprint: string;
+}
+
+const dated = (iso: string): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeStyle: 'short', timeZone: 'Europe/London' }).format(new Date(iso));
+
+/** The pack as a tagged A4 PDF: the operator’s sections, what is missing, declarations and signature, workings annexed. */
+export async function packPdf(content: PackContent, signedBy: SignedBy, label: PackLabel): Promise<Buffer> {
+  const page = new Page({ title: `${content.title}, ${label.number}`, author: signedBy.firm, subject: content.purpose });
+  page.heading(1, content.title);
+  page.paragraph(`Pack ${label.number} · job ${label.job} · signed ${dated(signedBy.at)}`, { quiet: true });
+  page.paragraph(content.purpose, { face: 'bold' });
+  for (const { title, rows } of content.sections) {
+    page.heading(2, title);
+    page.table(
+      rows.map(({ label: name, value, note }) => [
+        { text: name, style: { quiet: true } },
+        { text: value, style: { face: 'bold' as const } },
+        { text: note ?? '', style: { quiet: true, size: 9 } },
+      ]),
+      [WIDTH * 0.28, WIDTH * 0.38, WIDTH * 0.34],
+    );
+  }
+  if (content.missing.length > 0) {
+    page.heading(2, 'Not known when signed');
+    for (const { text } of content.missing) page.paragraph(`• ${text}`);
+    if (signedBy.reason) page.paragraph(`Signed all the same because: ${signedBy.reason}`, { face: 'bold' });
+  }
+  page.heading(2, 'Declarations');
+  for (const text of content.declarations) page.paragraph(`• ${text}`);
+  page.paragraph(
+    'Made in support of a competent person’s judgement. National wiring rules, the operator’s requirements and the makers’ instructions come first.',
+    { quiet: true, size: 9 },
+  );
+  page.paragraph(`Signed: ${signedBy.name}, ${signedBy.firm}${signedBy.registration ? `, ${signedBy.registration}` : ''}, ${dated(signedBy.at)}`, {
+    face: 'bold',
+  });
+  page.heading(2, 'Annex: working');
+  for (const figure of content.workings) {
+    page.paragraph(`${figure.label}: ${figureText(figure)}`, { face: 'bold' });
+    if (figure.working.length > 0)
+      page.table(
+        figure.working.map(({ label: name, expression, substituted, source }) => [
+          { text: name, style: { size: 8.5 } },
+          { text: source ? `${expression} (${source})` : expression, style: { size: 8.5, quiet: true } },
+          { text: substituted, style: { face: 'mono' as const, size: 8 } },
+        ]),
+        [WIDTH * 0.24, WIDTH * 0.36, WIDTH * 0.4],
+      );
+  }
+  return page.finish(
+    (at, of) => `Pack ${label.number} · page ${at} of ${of} · fingerprint ${label.fingerprint.slice(0, 16)}`,
+  );
+}

@@ -1,0 +1,98 @@
+import type { PackContent } from '@keen-gauge/core/pack/compose';
+import type { PoolClient } from 'pg';
+import type { Asker } from '../db/firm-scope';
+
+export interface PackRow {
+  readonly id: string;
+  readonly number: number;
+  readonly revisionSeq: number;
+  readonly route: string;
+  readonly title: string;
+  readonly fingerprint: string;
+  readonly signedBy: string;
+  readonly signedAt: Date;
+  readonly reason: string | null;
+}
+
+const COLUMNS = `k.id, k.number, k.revision_seq AS "revisionSeq", k.route, k.title, k.fingerprint,
+  p.name AS "signedBy", k.signed_at AS "signedAt", k.reason`;
+
+/** A job's packs, newest first. */
+export async function packsOf(db: PoolClient, jobId: string): Promise<PackRow[]> {
+  const found = await db.query<PackRow>(
+    `SELECT ${COLUMNS} FROM packs k JOIN people p ON p.id = k.signed_by WHERE k.job_id = $1 ORDER BY k.number DESC`,
+    [jobId],
+  );
+  return found.rows;
+}
+
+export async function packById(db: PoolClient, id: string): Promise<PackRow | undefined> {
+  const found = await db.query<PackRow>(
+    `SELECT ${COLUMNS} FROM packs k JOIN people p ON p.id = k.signed_by WHERE k.id = $1`,
+    [id],
+  );
+  return found.rows[0];
+}
+
+/** One of a pack's files as stored. */
+export async function packFile(db: PoolClient, id: string): Promise<{ number: number; survey: string; pdf: Buffer } | undefined> {
+  const found = await db.query<{ number: number; survey: string; pdf: Buffer }>(
+    'SELECT number, survey, pdf FROM packs WHERE id = $1',
+    [id],
+  );
+  return found.rows[0];
+}
+
+/** The next number of the firm's packs; held until the transaction ends. */
+export async function takePackNumber(db: PoolClient, firmId: string): Promise<number> {
+  const taken = await db.query<{ number: number }>(
+    'UPDATE firms SET next_pack_number = next_pack_number + 1 WHERE id = $1 RETURNING next_pack_number - 1 AS number',
+    [firmId],
+  );
+  return taken.rows[0]?.number ?? 0;
+}
+
+export interface NewPack {
+  readonly id: string;
+  readonly jobId: string;
+  readonly number: number;
+  readonly revisionId: string;
+  readonly revisionSeq: number;
+  readonly route: string;
+  /** The survey as it is downloaded and fingerprinted, to the letter. */
+  readonly surveyText: string;
+  readonly assessment: object;
+  readonly content: PackContent;
+  readonly pdf: Buffer;
+  readonly fingerprint: string;
+  readonly signedAt: string;
+  readonly reason: string | null;
+}
+
+/** Stores a pack, which nothing changes afterwards, and marks the job signed off. */
+export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): Promise<void> {
+  await db.query(
+    `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
+                        content, pdf, fingerprint, signed_by, signed_at, reason)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+    [
+      pack.id,
+      asker.firmId,
+      pack.jobId,
+      pack.number,
+      pack.revisionId,
+      pack.revisionSeq,
+      pack.route,
+      pack.content.title,
+      pack.surveyText,
+      JSON.stringify(pack.assessment),
+      JSON.stringify(pack.content),
+      pack.pdf,
+      pack.fingerprint,
+      asker.personId,
+      pack.signedAt,
+      pack.reason,
+    ],
+  );
+  await db.query("UPDATE jobs SET state = 'signed-off', changed_at = now() WHERE id = $1", [pack.jobId]);
+}

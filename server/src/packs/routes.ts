@@ -1,0 +1,61 @@
+import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { Router } from 'express';
+import type { Pool } from 'pg';
+import { inFirm } from '../db/firm-scope';
+import { askerOf, idParameter } from '../http/asker';
+import { bodyAs } from '../http/body';
+import { notFound } from '../http/problem';
+import { headOf } from '../surveys/queries';
+import { packFile, packsOf } from './queries';
+import { packNumber, signOff } from './sign-off';
+
+class SignOffBody {
+  @IsUUID(undefined, { message: 'a UUID' }) revisionId: string;
+  @IsOptional()
+  @IsString({ message: 'text' })
+  @MaxLength(1000, { message: 'at most 1000 characters' })
+  reason?: string;
+}
+
+/** A job's packs: signing off, and the list. */
+export function jobPackRoutes(pool: Pool): Router {
+  const router = Router({ mergeParams: true });
+
+  router.get('/', async (request, response) => {
+    const jobId = idParameter(request, 'jobId', 'job');
+    const packs = await inFirm(pool, askerOf(request), async (db) => {
+      if (!(await headOf(db, jobId))) throw notFound('job');
+      return packsOf(db, jobId);
+    });
+    response.json({ packs });
+  });
+
+  router.post('/', async (request, response) => {
+    const jobId = idParameter(request, 'jobId', 'job');
+    const body = bodyAs(SignOffBody, request.body);
+    response.status(201).json(await signOff(pool, askerOf(request), jobId, body));
+  });
+
+  return router;
+}
+
+/** A pack's files, as they were frozen. */
+export function packRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.get('/:packId/notice.pdf', async (request, response) => {
+    const id = idParameter(request, 'packId', 'pack');
+    const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
+    if (!pack) throw notFound('pack');
+    response.attachment(`${packNumber(pack.number)}.pdf`).type('application/pdf').send(pack.pdf);
+  });
+
+  router.get('/:packId/survey.json', async (request, response) => {
+    const id = idParameter(request, 'packId', 'pack');
+    const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
+    if (!pack) throw notFound('pack');
+    response.attachment(`${packNumber(pack.number)}.json`).type('application/json').send(pack.survey);
+  });
+
+  return router;
+}

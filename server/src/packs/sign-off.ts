@@ -1,0 +1,79 @@
+import { assess } from '@keen-gauge/core/assess';
+import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { readSurvey } from '@keen-gauge/core/survey/read';
+import { createHash, randomUUID as newId } from 'node:crypto';
+import type { Pool } from 'pg';
+import { inFirm, type Asker } from '../db/firm-scope';
+import { notFound, Problem } from '../http/problem';
+import { jobById } from '../jobs/queries';
+import { firmRulePack } from '../jobs/summary';
+import { personById } from '../people/queries';
+import { headOf } from '../surveys/queries';
+import { packPdf } from './pdf/document';
+import { insertPack, packById, takePackNumber, type PackRow } from './queries';
+
+export interface SignOff {
+  readonly revisionId: string;
+  readonly reason?: string;
+}
+
+/** How a job's number is written. */
+export const jobNumber = (number: number): string => `KG-${String(number).padStart(4, '0')}`;
+export const packNumber = (number: number): string => `P-${String(number).padStart(4, '0')}`;
+
+/**
+ * Freezes a job's survey as a numbered pack. Refused when the person may not sign, when the survey has moved on since
+ * they looked at it, or when something is missing and they have not said why they sign all the same.
+ */
+export async function signOff(pool: Pool, asker: Asker, jobId: string, request: SignOff): Promise<PackRow> {
+  return inFirm(pool, asker, async (db) => {
+    const [me, head, job] = [await personById(db, asker.personId), await headOf(db, jobId, true), await jobById(db, jobId)];
+    if (!me || !head || !job) throw notFound('job');
+    if (!me.maySignOff)
+      throw new Problem(403, 'Not yours to sign', 'Ask someone in the firm who may sign surveys off.');
+    if (head.revisionId !== request.revisionId)
+      throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
+    const reading = readSurvey(head.survey);
+    if ('faults' in reading) throw new Problem(500, 'Not readable', 'The stored survey could not be read.', reading);
+
+    const pack = firmRulePack(head.rulePackId);
+    const assessment = assess(reading.survey, pack);
+    const reason = request.reason?.trim();
+    const signedBy: SignedBy = {
+      firm: me.firm,
+      name: me.name,
+      registration: me.registration,
+      at: new Date().toISOString(),
+      ...(reason ? { reason } : {}),
+    };
+    const content = composePack(reading.survey, assessment, pack, signedBy);
+    if (content.missing.length > 0 && !reason)
+      throw new Problem(422, 'Something is missing', 'Say why it is signed all the same, or fill in what is missing.', {
+        missing: content.missing,
+        faults: [{ path: '$.reason', wrong: 'is missing', expected: 'why it is signed with items missing' }],
+      });
+    const surveyText = `${JSON.stringify(reading.survey, null, 2)}\n`;
+    const fingerprint = createHash('sha256').update(surveyText).digest('hex');
+    const number = await takePackNumber(db, asker.firmId);
+    const label = { number: packNumber(number), job: jobNumber(job.number), fingerprint };
+    const id = newId();
+    await insertPack(db, asker, {
+      id,
+      jobId,
+      number,
+      revisionId: head.revisionId,
+      revisionSeq: head.seq,
+      route: assessment.route.way,
+      surveyText,
+      assessment,
+      content,
+      pdf: await packPdf(content, signedBy, label),
+      fingerprint,
+      signedAt: signedBy.at,
+      reason: reason ?? null,
+    });
+    const stored = await packById(db, id);
+    if (!stored) throw notFound('pack');
+    return stored;
+  });
+}

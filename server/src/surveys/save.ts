@@ -1,0 +1,51 @@
+import { apply, type Change, type Conflict, type Value } from '@keen-gauge/core/record/changes';
+import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/read';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { PoolClient } from 'pg';
+import type { Asker } from '../db/firm-scope';
+import { invalid, notFound, Problem } from '../http/problem';
+import { firmRulePack, summarise } from '../jobs/summary';
+import { appendRevision, hasRevision, headOf } from './queries';
+
+export interface Save {
+  readonly id: string;
+  readonly parentId: string;
+  readonly changes: readonly Change[];
+}
+
+/** The head after a save. The document comes along only when it holds something the sender has not seen. */
+export interface Saved {
+  readonly revisionId: string;
+  readonly seq: number;
+  readonly survey?: Survey;
+}
+
+/**
+ * Appends one revision to a survey. Changes made on an older revision are merged: they go in where the head still
+ * says what they had seen. If any does not, nothing is stored and the conflicts come back, for the person to decide.
+ */
+export async function saveRevision(db: PoolClient, asker: Asker, jobId: string, save: Save): Promise<Saved> {
+  const head = await headOf(db, jobId, true);
+  if (!head) throw notFound('job');
+  if (save.id === head.revisionId || (await hasRevision(db, jobId, save.id)))
+    return { revisionId: head.revisionId, seq: head.seq, survey: head.survey };
+
+  const merged = apply(head.survey as unknown as Value, save.changes);
+  if (merged.conflicts.length > 0) throw conflict(merged.conflicts, head.survey, head);
+  const reading = readSurvey(merged.document);
+  if ('faults' in reading) throw invalid(reading.faults);
+  const survey = plainSurvey(reading.survey);
+  const seq = head.seq + 1;
+  const summary = summarise(survey, firmRulePack(head.rulePackId), head.place);
+  await appendRevision(db, asker, { id: save.id, jobId, seq, parentId: head.revisionId, changes: save.changes, survey, summary });
+  return save.parentId === head.revisionId ? { revisionId: save.id, seq } : { revisionId: save.id, seq, survey };
+}
+
+function conflict(conflicts: readonly Conflict[], survey: Survey, head: { revisionId: string; seq: number }): Problem {
+  return new Problem(
+    409,
+    'Changed by somebody else',
+    'The same field was changed elsewhere. Nothing of this save was stored; choose which to keep.',
+    { conflicts, survey, revisionId: head.revisionId, seq: head.seq },
+  );
+}

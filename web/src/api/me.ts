@@ -1,0 +1,29 @@
+import useSWR from 'swr';
+import { call, fetcher, ServerProblem } from './client';
+
+export interface Me {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: 'surveyor' | 'office' | 'supervisor';
+  readonly maySignOff: boolean;
+  readonly registration: string;
+  readonly firm: string;
+  readonly rulePackId: string;
+}
+
+/** Who is signed in: undefined while asking, null when nobody is. */
+export function useMe(): { me: Me | null | undefined; error: Error | undefined; refresh: (me?: Me | null) => void } {
+  const { data, error, mutate } = useSWR<Me | null, Error>('/me', async (path: string) => {
+    try {
+      return await fetcher<Me>(path);
+    } catch (problem) {
+      if (problem instanceof ServerProblem && problem.status === 401) return null;
+      throw problem;
+    }
+  });
+  return { me: data, error, refresh: (me) => void mutate(me, me === undefined) };
+}
+
+export const signIn = (email: string, password: string): Promise<Me> => call('POST', '/session', { email, password });
+export const signOut = (): Promise<void> => call('DELETE', '/session');

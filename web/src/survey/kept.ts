@@ -1,0 +1,87 @@
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/**
+ * What has been typed and not yet acknowledged by the server, kept in this browser. One entry for each person, job and
+ * tab: tabs do not write over each other, and nobody sees what another person left on a shared device.
+ */
+export interface Kept {
+  readonly key: string;
+  readonly personId: string;
+  readonly jobId: string;
+  readonly tabId: string;
+  /** The document the typing started from, as the server had it. */
+  readonly base: Survey;
+  readonly document: Survey;
+}
+
+interface KeptDb extends DBSchema {
+  unsaved: { key: string; value: Kept; indexes: { job: [string, string] } };
+}
+
+let opened: Promise<IDBPDatabase<KeptDb>> | undefined;
+
+function database(): Promise<IDBPDatabase<KeptDb>> {
+  opened ??= openDB<KeptDb>('keen-gauge', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('unsaved', { keyPath: 'key' }).createIndex('job', ['personId', 'jobId']);
+    },
+  });
+  return opened;
+}
+
+/** This tab's name; it outlives a reload, not the tab. */
+export function tabId(): string {
+  const known = sessionStorage.getItem('keen-gauge-tab');
+  if (known) return known;
+  const made = crypto.randomUUID();
+  sessionStorage.setItem('keen-gauge-tab', made);
+  return made;
+}
+
+const lockName = (tab: string): string => `keen-gauge-tab-${tab}`;
+
+/**
+ * Holds this tab's lock for as long as it lives, so that other tabs leave its typing alone. A duplicated tab comes with
+ * the original's name: it cannot get the lock and takes a new name.
+ */
+export async function claimTab(): Promise<string> {
+  const tab = tabId();
+  const got = await new Promise<boolean>((resolve) => {
+    void navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => {
+      resolve(lock !== null);
+      return lock ? new Promise(() => undefined) : undefined;
+    });
+  });
+  if (got) return tab;
+  sessionStorage.removeItem('keen-gauge-tab');
+  return claimTab();
+}
+
+let claimed: Promise<string> | undefined;
+
+/** This tab's name with its lock held; asked for once. */
+export function ownTab(): Promise<string> {
+  claimed ??= claimTab();
+  return claimed;
+}
+
+export async function keep(entry: Omit<Kept, 'key'>): Promise<void> {
+  await (await database()).put('unsaved', { ...entry, key: keyOf(entry) });
+}
+
+export async function forget(entry: Pick<Kept, 'personId' | 'jobId' | 'tabId'>): Promise<void> {
+  await (await database()).delete('unsaved', keyOf(entry));
+}
+
+function keyOf({ personId, jobId, tabId: tab }: Pick<Kept, 'personId' | 'jobId' | 'tabId'>): string {
+  return `${personId}/${jobId}/${tab}`;
+}
+
+/** Typing left behind for a job by this tab before a reload, or by tabs that have since closed. */
+export async function leftBehind(personId: string, jobId: string, ownTabId: string): Promise<Kept[]> {
+  const entries = await (await database()).getAllFromIndex('unsaved', 'job', [personId, jobId]);
+  const { held = [] } = await navigator.locks.query();
+  const alive = new Set(held.map(({ name }) => name));
+  return entries.filter((entry) => entry.tabId === ownTabId || !alive.has(lockName(entry.tabId)));
+}

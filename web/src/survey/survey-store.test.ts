@@ -1,0 +1,143 @@
+import { apply, type Value } from '@keen-gauge/core/record/changes';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { SurveyStore, type Links, type Outcome } from './survey-store';
+
+const blank = { place: {}, supply: { nodes: [{ id: 'cut-out', kind: 'cut-out' }] }, loads: [], notes: '' } as unknown as Survey;
+const head = (survey: Survey = blank, seq = 1) => ({ survey, revisionId: `r${seq}`, seq });
+
+/** A store whose timers run when told and whose server is a function. */
+function bench(respond: (revision: { id: string; changes: readonly unknown[] }) => Outcome) {
+  const due: (() => void)[] = [];
+  const sent: { id: string; parentId: string; changes: readonly unknown[] }[] = [];
+  const kept: ({ base: Survey; document: Survey } | null)[] = [];
+  let ids = 0;
+  const links: Links = {
+    send: (revision) => {
+      sent.push(revision);
+      return Promise.resolve(respond(revision));
+    },
+    keep: (unsaved) => kept.push(unsaved),
+    later: (_wait, work) => due.push(work),
+    newId: () => `id${(ids += 1)}`,
+  };
+  const store = new SurveyStore(head(), links);
+  const run = async (): Promise<void> => {
+    const work = due.shift();
+    work?.();
+    for (let turn = 0; turn < 5; turn += 1) await Promise.resolve();
+  };
+  return { store, sent, kept, run, due };
+}
+
+const saved = (seq: number): Outcome => ({ kind: 'saved', saved: { revisionId: `r${seq}`, seq } });
+
+describe('a survey being worked on', () => {
+  it('shows an edit at once, keeps it, sends it, and forgets it when the server has it', async () => {
+    const { store, sent, kept, run } = bench(() => saved(2));
+    store.set(['place', 'town'], 'Netherby');
+    expect(store.get().survey.place.town).toBe('Netherby');
+    expect(store.get().saveState).toBe('waiting');
+    expect(kept.at(-1)?.document.place.town).toBe('Netherby');
+    await run();
+    expect(sent).toEqual([{ id: 'id1', parentId: 'r1', changes: [{ kind: 'set', path: ['place', 'town'], to: 'Netherby' }] }]);
+    expect(store.get().saveState).toBe('saved');
+    expect(kept.at(-1)).toBeNull();
+  });
+
+  it('takes typing in one field as one step of undo, and redoes it', () => {
+    const { store } = bench(() => saved(2));
+    for (const town of ['N', 'Ne', 'Net']) store.set(['place', 'town'], town);
+    store.set(['place', 'postcode'], 'ZZ1');
+    store.undo();
+    expect(store.get().survey.place).toEqual({ town: 'Net' });
+    store.undo();
+    expect(store.get().survey.place).toEqual({});
+    expect(store.get().canUndo).toBe(false);
+    store.redo();
+    expect(store.get().survey.place).toEqual({ town: 'Net' });
+  });
+
+  it('keeps what is typed while a save is on its way, and sends it next', async () => {
+    let typed = false;
+    const { store, sent, run } = bench(() => {
+      if (!typed) {
+        typed = true;
+        store.set(['notes'], 'more');
+      }
+      return saved(sent.length + 1);
+    });
+    store.set(['place', 'town'], 'A');
+    await run();
+    expect(store.get().survey.notes).toBe('more');
+    await run();
+    await run();
+    expect(sent.map(({ changes }) => changes.length)).toEqual([1, 1]);
+    expect(store.get().saveState).toBe('saved');
+  });
+
+  it('sends the same revision under the same id when no answer came', async () => {
+    let answers = 0;
+    const { store, sent, run } = bench(() => ((answers += 1) === 1 ? { kind: 'no-answer' } : saved(2)));
+    store.set(['place', 'town'], 'A');
+    await run();
+    expect(store.get().saveState).toBe('offline');
+    await run();
+    expect(sent.map(({ id }) => id)).toEqual(['id1', 'id1']);
+    expect(store.get().saveState).toBe('saved');
+  });
+
+  it('takes in what another tab saved elsewhere in the survey', async () => {
+    const theirs = { ...blank, notes: 'theirs', place: { town: 'mine' } } as unknown as Survey;
+    const { store, run } = bench(() => ({ kind: 'saved', saved: { revisionId: 'r3', seq: 3, survey: theirs } }));
+    store.set(['place', 'town'], 'mine');
+    await run();
+    expect(store.get().survey).toEqual(theirs);
+    expect(store.get().conflicts).toEqual([]);
+  });
+
+  it('asks when the same field was set elsewhere; mine can be kept, and is then sent on top of theirs', async () => {
+    const theirs = { ...blank, place: { town: 'theirs' } } as unknown as Survey;
+    let calls = 0;
+    const { store, sent, run } = bench(() => ((calls += 1) === 1 ? { kind: 'conflict', head: head(theirs, 5) } : saved(6)));
+    store.set(['place', 'town'], 'mine');
+    await run();
+    const [conflict] = store.get().conflicts;
+    expect(store.get().survey.place.town).toBe('theirs');
+    expect(conflict).toMatchObject({ change: { to: 'mine' }, theirs: 'theirs' });
+    if (conflict) store.settle(conflict, true);
+    await run();
+    expect(sent.at(-1)).toMatchObject({ parentId: 'r5', changes: [{ from: 'theirs', to: 'mine' }] });
+    expect(store.get().conflicts).toEqual([]);
+  });
+
+  it('brings a whole load back when it was removed elsewhere while edited here', async () => {
+    const withLoad = { ...blank, loads: [{ id: 'l', class: 'motor', powerW: 1 }] } as unknown as Survey;
+    const { store, run } = bench(() => ({ kind: 'conflict', head: head(blank, 5) }));
+    store.seen(head(withLoad, 2));
+    store.set(['loads', 'l', 'powerW'], 9);
+    await run();
+    const [conflict] = store.get().conflicts;
+    if (conflict) store.settle(conflict, true);
+    expect(store.get().survey.loads).toEqual([{ id: 'l', class: 'motor', powerW: 9 }]);
+  });
+
+  it('takes up typing left behind and sends it', async () => {
+    const { store, sent, run } = bench(() => saved(2));
+    const typed = apply(blank as unknown as Value, [{ kind: 'set', path: ['place', 'town'], to: 'kept' }]).document;
+    store.adopt(blank, typed as unknown as Survey);
+    expect(store.get().survey.place.town).toBe('kept');
+    await run();
+    expect(sent).toHaveLength(1);
+  });
+
+  it('stops at a refusal and shows the faults until something changes', async () => {
+    const faults = [{ path: '$.place.town', wrong: 'is 5', expected: 'text' }];
+    const { store, run, due } = bench(() => ({ kind: 'refused', faults }));
+    store.set(['place', 'town'], 'A');
+    await run();
+    expect(store.get()).toMatchObject({ saveState: 'refused', faults });
+    expect(due).toHaveLength(0);
+    store.set(['place', 'town'], 'B');
+    expect(store.get().saveState).toBe('waiting');
+  });
+});

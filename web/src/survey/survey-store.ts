@@ -1,0 +1,277 @@
+import { apply, diff, inverse, same, valueAt, type Change, type Conflict, type Path, type Value } from '@keen-gauge/core/record/changes';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { FieldFault } from '../api/client';
+import type { Head, Saved } from '../api/surveys';
+
+/**
+ * - `saved`: the server has everything;
+ * - `waiting`: typed a moment ago, about to be sent;
+ * - `saving`: on its way;
+ * - `offline`: no answer, kept here and tried again;
+ * - `signed-out`: kept here until somebody signs in;
+ * - `refused`: the server found a fault in it; kept here until it is put right.
+ */
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused';
+
+export interface SurveyState {
+  readonly survey: Survey;
+  readonly saveState: SaveState;
+  readonly head: Head;
+  /** Fields set here and elsewhere: theirs is in the document, mine is kept here until someone chooses. */
+  readonly conflicts: readonly Conflict[];
+  readonly faults: readonly FieldFault[];
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+/** What came of sending a revision. */
+export type Outcome =
+  | { readonly kind: 'saved'; readonly saved: Saved }
+  | { readonly kind: 'conflict'; readonly head: Head }
+  | { readonly kind: 'no-answer' | 'signed-out' }
+  | { readonly kind: 'refused'; readonly faults: readonly FieldFault[] };
+
+/** How the store reaches the world; tests put their own in. */
+export interface Links {
+  readonly send: (revision: { id: string; parentId: string; changes: readonly Change[] }) => Promise<Outcome>;
+  /** Called whenever what is unsaved changes: null when nothing is. */
+  readonly keep: (unsaved: { base: Survey; document: Survey } | null) => void;
+  readonly later: (milliseconds: number, work: () => void) => void;
+  readonly newId: () => string;
+}
+
+const PAUSE_MS = 350;
+const SAME_TYPING_MS = 1500;
+const RETRY_MS = [1500, 3000, 6000, 12_000, 30_000];
+
+const asValue = (survey: Survey): Value => survey as unknown as Value;
+const asList = (changes: readonly Change[]): Value => changes as unknown as Value;
+const asSurvey = (value: Value): Survey => value as unknown as Survey;
+
+interface Step {
+  changes: Change[];
+  at: number;
+}
+
+/**
+ * One survey being worked on. Edits show at once; they are sent as revisions a moment later, one at a time, and merged
+ * with what others saved meanwhile. Everything unsaved is handed to `keep` before it is sent.
+ */
+export class SurveyStore {
+  private state: SurveyState;
+  private readonly listeners = new Set<() => void>();
+  private undoSteps: Step[] = [];
+  private redoSteps: Step[] = [];
+  private sending = false;
+  private scheduled = false;
+  private failures = 0;
+  private closed = false;
+  /** The last revision sent without an answer: it may have arrived, so the same is sent under the same id. */
+  private unanswered: { id: string; changes: readonly Change[] } | null = null;
+
+  constructor(
+    head: Head,
+    private readonly links: Links,
+  ) {
+    this.state = {
+      survey: head.survey,
+      saveState: 'saved',
+      head,
+      conflicts: [],
+      faults: [],
+      canUndo: false,
+      canRedo: false,
+    };
+  }
+
+  readonly get = (): SurveyState => this.state;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  close(): void {
+    this.closed = true;
+  }
+
+  /** Sets one field; undefined makes it not known. */
+  set(path: Path, value: Value | undefined): void {
+    const current = valueAt(asValue(this.state.survey), path);
+    if (same(current, value)) return;
+    const change: Change = {
+      kind: 'set',
+      path,
+      ...(current === undefined ? {} : { from: current }),
+      ...(value === undefined ? {} : { to: value }),
+    };
+    this.edit(asSurvey(apply(asValue(this.state.survey), [change]).document));
+  }
+
+  /** Makes the survey what it should become, as one step of undo. */
+  edit(next: Survey): void {
+    const changes = diff(asValue(this.state.survey), asValue(next));
+    if (changes.length === 0) return;
+    const last = this.undoSteps.at(-1);
+    const now = Date.now();
+    if (last && now - last.at < SAME_TYPING_MS && sameField(last.changes, changes)) {
+      last.changes = [...last.changes, ...changes];
+      last.at = now;
+    } else this.undoSteps.push({ changes, at: now });
+    this.redoSteps = [];
+    this.changed(next);
+  }
+
+  undo(): void {
+    const step = this.undoSteps.pop();
+    if (!step) return;
+    this.redoSteps.push({ changes: step.changes, at: 0 });
+    this.changed(this.with(inverse(step.changes)));
+  }
+
+  redo(): void {
+    const step = this.redoSteps.pop();
+    if (!step) return;
+    this.undoSteps.push({ changes: step.changes, at: 0 });
+    this.changed(this.with(step.changes));
+  }
+
+  /** Takes up typing left behind by an earlier visit: what no longer fits is asked about. */
+  adopt(base: Survey, document: Survey): void {
+    this.rebase(this.state.head, diff(asValue(base), asValue(document)));
+    if (this.unsaved().length > 0) this.soon(0);
+  }
+
+  /** What the server holds now, as seen by looking rather than saving. */
+  seen(head: Head): void {
+    if (head.seq <= this.state.head.seq || this.sending) return;
+    this.rebase(head, this.unsaved());
+    this.tell();
+  }
+
+  /** Settles a conflict: mine goes in as a fresh edit, theirs stands as it is. */
+  settle(conflict: Conflict, keepMine: boolean): void {
+    const conflicts = this.state.conflicts.filter((each) => each !== conflict);
+    this.state = { ...this.state, conflicts };
+    if (keepMine && conflict.change.kind === 'set') this.set(conflict.change.path, conflict.change.to);
+    this.tell();
+  }
+
+  /** Tries again now: a connection came back, or somebody signed in. */
+  retry(): void {
+    this.failures = 0;
+    if (this.unsaved().length > 0) this.soon(0);
+  }
+
+  private with(changes: readonly Change[]): Survey {
+    return asSurvey(apply(asValue(this.state.survey), changes).document);
+  }
+
+  private changed(survey: Survey): void {
+    this.state = { ...this.state, survey, faults: [], saveState: this.sending ? 'saving' : 'waiting' };
+    if (this.unsaved().length === 0 && !this.sending) this.state = { ...this.state, saveState: 'saved' };
+    this.tell();
+    this.soon(PAUSE_MS);
+  }
+
+  private tell(): void {
+    const changed = !same(asValue(this.state.head.survey), asValue(this.state.survey));
+    this.links.keep(changed ? { base: this.state.head.survey, document: this.state.survey } : null);
+    this.state = {
+      ...this.state,
+      canUndo: this.undoSteps.length > 0,
+      canRedo: this.redoSteps.length > 0,
+    };
+    for (const listener of this.listeners) listener();
+  }
+
+  private unsaved(): Change[] {
+    return diff(asValue(this.state.head.survey), asValue(this.state.survey));
+  }
+
+  private soon(milliseconds: number): void {
+    if (this.scheduled) return;
+    this.scheduled = true;
+    this.links.later(milliseconds, () => {
+      this.scheduled = false;
+      void this.send();
+    });
+  }
+
+  private async send(): Promise<void> {
+    if (this.sending || this.closed) return;
+    const changes = this.unsaved();
+    if (changes.length === 0) {
+      this.state = { ...this.state, saveState: 'saved' };
+      this.tell();
+      return;
+    }
+    const sent = this.state.survey;
+    const parent = this.state.head;
+    this.sending = true;
+    this.state = { ...this.state, saveState: 'saving' };
+    this.tell();
+    const again = this.unanswered && same(asList(this.unanswered.changes), asList(changes)) ? this.unanswered.id : null;
+    const id = again ?? this.links.newId();
+    const outcome = await this.links.send({ id, parentId: parent.revisionId, changes });
+    this.sending = false;
+    this.unanswered = outcome.kind === 'no-answer' ? { id, changes } : null;
+    this.after(outcome, parent, sent, changes);
+  }
+
+  private after(outcome: Outcome, parent: Head, sent: Survey, changes: readonly Change[]): void {
+    if (outcome.kind === 'saved') {
+      this.failures = 0;
+      const { revisionId, seq, survey } = outcome.saved;
+      const typedSince = diff(asValue(sent), asValue(this.state.survey));
+      const saved = survey ?? asSurvey(apply(asValue(parent.survey), changes).document);
+      this.rebase({ revisionId, seq, survey: saved }, typedSince);
+    } else if (outcome.kind === 'conflict') this.rebase(outcome.head, this.unsaved());
+    else if (outcome.kind === 'refused') {
+      this.state = { ...this.state, saveState: 'refused', faults: outcome.faults };
+      this.tell();
+      return;
+    } else {
+      this.state = { ...this.state, saveState: outcome.kind === 'signed-out' ? 'signed-out' : 'offline' };
+      this.tell();
+      if (outcome.kind === 'signed-out') return;
+      this.soon(RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)] ?? 30_000);
+      this.failures += 1;
+      return;
+    }
+    const left = this.unsaved().length > 0;
+    this.state = { ...this.state, saveState: left ? 'waiting' : 'saved' };
+    this.tell();
+    if (left) this.soon(PAUSE_MS);
+  }
+
+  /** Puts my changes on another head; what does not fit waits for the person, with theirs in its place meanwhile. */
+  private rebase(head: Head, mine: readonly Change[]): void {
+    const made = apply(asValue(head.survey), mine);
+    const found = made.conflicts.map((conflict) => wholeMember(conflict, head.survey, this.state.survey));
+    const known = [...this.state.conflicts, ...found];
+    const conflicts = known.filter(({ change }, at) => known.findIndex((each) => same([...each.change.path], [...change.path])) === at);
+    this.state = { ...this.state, head, survey: asSurvey(made.document), conflicts };
+    this.tell();
+  }
+}
+
+/** An edit inside something the others removed: what is to be decided is whether the whole of it comes back. */
+function wholeMember(conflict: Conflict, theirs: Survey, mine: Survey): Conflict {
+  const { change } = conflict;
+  for (let length = 1; length < change.path.length; length += 1) {
+    const path = change.path.slice(0, length);
+    if (valueAt(asValue(theirs), path) !== undefined) continue;
+    const whole = valueAt(asValue(mine), path);
+    return { change: { kind: 'set', path, ...(whole === undefined ? {} : { to: whole }) }, theirs: undefined };
+  }
+  return conflict;
+}
+
+/** Typing on in one field is one step of undo. */
+function sameField(before: readonly Change[], now: readonly Change[]): boolean {
+  const [last, next] = [before.at(-1), now[0]];
+  if (now.length !== 1 || last?.kind !== 'set' || next?.kind !== 'set') return false;
+  const typed = (value: Value | undefined): boolean => typeof value === 'string' || typeof value === 'number' || value === undefined;
+  return same(last.path, next.path) && typed(last.to) && typed(next.to) && typed(next.from);
+}
