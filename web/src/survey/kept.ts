@@ -1,18 +1,15 @@
-import type { Survey } from '@keen-gauge/core/survey/survey';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Unsaved } from './survey-store';
 
 /**
  * What has been typed and not yet acknowledged by the server, kept in this browser. One entry for each person, job and
  * tab: tabs do not write over each other, and nobody sees what another person left on a shared device.
  */
-export interface Kept {
+export interface Kept extends Unsaved {
   readonly key: string;
   readonly personId: string;
   readonly jobId: string;
   readonly tabId: string;
-  /** The document the typing started from, as the server had it. */
-  readonly base: Survey;
-  readonly document: Survey;
 }
 
 interface KeptDb extends DBSchema {

@@ -1,6 +1,6 @@
 import { apply, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { SurveyStore, type Links, type Outcome } from './survey-store';
+import { SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
 
 const blank = { place: {}, supply: { nodes: [{ id: 'cut-out', kind: 'cut-out' }] }, loads: [], notes: '' } as unknown as Survey;
 const head = (survey: Survey = blank, seq = 1) => ({ survey, revisionId: `r${seq}`, seq });
@@ -9,7 +9,7 @@ const head = (survey: Survey = blank, seq = 1) => ({ survey, revisionId: `r${seq
 function bench(respond: (revision: { id: string; changes: readonly unknown[] }) => Outcome) {
   const due: (() => void)[] = [];
   const sent: { id: string; parentId: string; changes: readonly unknown[] }[] = [];
-  const kept: ({ base: Survey; document: Survey } | null)[] = [];
+  const kept: (Unsaved | null)[] = [];
   let ids = 0;
   const links: Links = {
     send: (revision) => {
@@ -98,12 +98,13 @@ describe('a survey being worked on', () => {
   it('asks when the same field was set elsewhere; mine can be kept, and is then sent on top of theirs', async () => {
     const theirs = { ...blank, place: { town: 'theirs' } } as unknown as Survey;
     let calls = 0;
-    const { store, sent, run } = bench(() => ((calls += 1) === 1 ? { kind: 'conflict', head: head(theirs, 5) } : saved(6)));
+    const { store, sent, kept, run } = bench(() => ((calls += 1) === 1 ? { kind: 'conflict', head: head(theirs, 5) } : saved(6)));
     store.set(['place', 'town'], 'mine');
     await run();
     const [conflict] = store.get().conflicts;
     expect(store.get().survey.place.town).toBe('theirs');
     expect(conflict).toMatchObject({ change: { to: 'mine' }, theirs: 'theirs' });
+    expect(kept.at(-1)?.conflicts).toHaveLength(1);
     if (conflict) store.settle(conflict, true);
     await run();
     expect(sent.at(-1)).toMatchObject({ parentId: 'r5', changes: [{ from: 'theirs', to: 'mine' }] });
@@ -124,7 +125,7 @@ describe('a survey being worked on', () => {
   it('takes up typing left behind and sends it', async () => {
     const { store, sent, run } = bench(() => saved(2));
     const typed = apply(blank as unknown as Value, [{ kind: 'set', path: ['place', 'town'], to: 'kept' }]).document;
-    store.adopt(blank, typed as unknown as Survey);
+    store.adopt({ base: blank, document: typed as unknown as Survey, conflicts: [] });
     expect(store.get().survey.place.town).toBe('kept');
     await run();
     expect(sent).toHaveLength(1);

@@ -31,11 +31,18 @@ export type Outcome =
   | { readonly kind: 'no-answer' | 'signed-out' }
   | { readonly kind: 'refused'; readonly faults: readonly FieldFault[] };
 
+/** What the server does not have: the document, what it started from, and what waits for the person to decide. */
+export interface Unsaved {
+  readonly base: Survey;
+  readonly document: Survey;
+  readonly conflicts: readonly Conflict[];
+}
+
 /** How the store reaches the world; tests put their own in. */
 export interface Links {
   readonly send: (revision: { id: string; parentId: string; changes: readonly Change[] }) => Promise<Outcome>;
   /** Called whenever what is unsaved changes: null when nothing is. */
-  readonly keep: (unsaved: { base: Survey; document: Survey } | null) => void;
+  readonly keep: (unsaved: Unsaved | null) => void;
   readonly later: (milliseconds: number, work: () => void) => void;
   readonly newId: () => string;
 }
@@ -137,7 +144,8 @@ export class SurveyStore {
   }
 
   /** Takes up typing left behind by an earlier visit: what no longer fits is asked about. */
-  adopt(base: Survey, document: Survey): void {
+  adopt({ base, document, conflicts }: Unsaved): void {
+    this.state = { ...this.state, conflicts: [...this.state.conflicts, ...conflicts] };
     this.rebase(this.state.head, diff(asValue(base), asValue(document)));
     if (this.unsaved().length > 0) this.soon(0);
   }
@@ -163,6 +171,11 @@ export class SurveyStore {
     if (this.unsaved().length > 0) this.soon(0);
   }
 
+  /** The server answered something else just now: what it refused for want of an answer or a person may go through. */
+  retryIfStuck(): void {
+    if (this.state.saveState === 'offline' || this.state.saveState === 'signed-out') this.retry();
+  }
+
   private with(changes: readonly Change[]): Survey {
     return asSurvey(apply(asValue(this.state.survey), changes).document);
   }
@@ -175,8 +188,9 @@ export class SurveyStore {
   }
 
   private tell(): void {
-    const changed = !same(asValue(this.state.head.survey), asValue(this.state.survey));
-    this.links.keep(changed ? { base: this.state.head.survey, document: this.state.survey } : null);
+    const { head, survey, conflicts } = this.state;
+    const unsaved = conflicts.length > 0 || !same(asValue(head.survey), asValue(survey));
+    this.links.keep(unsaved ? { base: head.survey, document: survey, conflicts } : null);
     this.state = {
       ...this.state,
       canUndo: this.undoSteps.length > 0,

@@ -1,0 +1,33 @@
+import { lazy, Suspense } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { SWRConfig } from 'swr';
+import { JobsPage } from '../jobs/JobsPage';
+import { SignInPage } from './SignInPage';
+import { GlobalStyle } from './GlobalStyle';
+import { Guarded } from './Guarded';
+import { Waiting } from './Waiting';
+
+// The survey brings the core with it; the list of jobs should not wait for that.
+const SurveyPage = lazy(() => import('../survey/SurveyPage'));
+const HistoryPage = lazy(() => import('../history/HistoryPage'));
+
+export function App() {
+  return (
+    <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 4000 }}>
+      <GlobalStyle />
+      <BrowserRouter>
+        <Suspense fallback={<Waiting />}>
+          <Routes>
+            <Route path="/sign-in" element={<SignInPage />} />
+            <Route element={<Guarded />}>
+              <Route path="/" element={<JobsPage />} />
+              <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
+              <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
+            </Route>
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
+    </SWRConfig>
+  );
+}

@@ -1,0 +1,95 @@
+import { CircleHelp, LogOut } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { signOut, useMe, type Me } from '../api/me';
+import { BareButton } from '../kit/Button';
+import { LightSwitch } from './LightSwitch';
+import { Mark } from './Mark';
+import { ShortcutSheet, useShortcuts } from './shortcuts';
+
+const Bar = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.2rem 0.8rem;
+  padding: 0.3rem clamp(0.7rem, 2vw, 1.4rem);
+  background: var(--surface);
+  border-bottom: 1px solid var(--line);
+`;
+
+const Home = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  color: var(--ink);
+  font-weight: 700;
+  font-size: 1.08rem;
+  text-decoration: none;
+`;
+
+const Skip = styled.a`
+  position: absolute;
+  left: -100vw;
+  &:focus {
+    left: 1rem;
+    top: 0.5rem;
+    z-index: 30;
+    background: var(--surface);
+    padding: 0.7rem 1rem;
+  }
+`;
+
+/** What every signed-in page has around it. */
+export function Shell({ me, children }: { readonly me: Me; readonly children: React.ReactNode }) {
+  const [help, setHelp] = useState(false);
+  const navigate = useNavigate();
+  const { refresh } = useMe();
+  useShortcuts({
+    '?': () => {
+      setHelp(true);
+    },
+    'g j': () => void navigate('/'),
+  });
+  return (
+    <>
+      <Skip href="#main">Skip to the main part</Skip>
+      <Bar className="no-print">
+        <Home to="/">
+          <Mark /> Keen Gauge
+        </Home>
+        <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
+          {me.firm}
+        </span>
+        <LightSwitch />
+        <BareButton
+          aria-label="Keyboard shortcuts"
+          onPress={() => {
+            setHelp(true);
+          }}
+        >
+          <CircleHelp size={20} aria-hidden />
+        </BareButton>
+        <BareButton
+          onPress={() => {
+            void signOut().finally(() => {
+              refresh(null);
+            });
+          }}
+          aria-label={`Sign out ${me.name}`}
+        >
+          <LogOut size={18} aria-hidden />
+          <span style={{ fontWeight: 500 }}>{me.name}</span>
+        </BareButton>
+      </Bar>
+      {children}
+      <ShortcutSheet
+        isOpen={help}
+        onClose={() => {
+          setHelp(false);
+        }}
+      />
+    </>
+  );
+}

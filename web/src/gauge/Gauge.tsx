@@ -1,0 +1,115 @@
+import type { Assessment, PerPhase } from '@keen-gauge/core/assessment';
+import { worstPhase } from '@keen-gauge/core/demand/per-phase';
+import type { Figure } from '@keen-gauge/core/worked';
+import styled from 'styled-components';
+import { EvidenceWord } from '../kit/EvidenceMark';
+import { RouteMark } from '../kit/RouteMark';
+import { figureText } from './figure-text';
+import { FigureButton } from './FigureButton';
+import { Scale } from './Scale';
+
+const Face = styled.section`
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-bottom: 3px solid var(--ink);
+  border-radius: calc(var(--corner) + 2px);
+  padding: 0.5rem 0.9rem 0.6rem;
+`;
+
+const Figures = styled.div`
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(11rem, auto);
+  gap: 0.3rem 0.8rem;
+  margin-top: 0.35rem;
+  align-items: start;
+  @media (max-width: 60rem) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    & > :last-child {
+      grid-column: 1 / -1;
+    }
+  }
+`;
+
+const RouteBox = styled.div`
+  padding: 0.25rem 0 0 0.8rem;
+  border-left: 4px solid var(--line);
+  min-height: 44px;
+  @media (max-width: 60rem) {
+    padding-top: 0;
+    min-height: 0;
+  }
+`;
+
+const Small = styled.span`
+  display: block;
+  font-size: 0.8rem;
+  color: var(--quiet);
+  line-height: 1.25;
+`;
+
+/** The figure of the phase that has least of it left. */
+function leastPhase(figures: PerPhase): Figure | undefined {
+  const found = Object.values(figures);
+  const unknown = found.find(({ value }) => value === null);
+  if (unknown) return unknown;
+  return found.reduce<Figure | undefined>((best, next) => (best && (best.value ?? 0) <= (next.value ?? 0) ? best : next), undefined);
+}
+
+/** Why the headroom is not what it seems, in a few words. */
+function headroomNote({ demand, weakest, nodes }: Assessment): string {
+  const tight = weakest && nodes.find(({ id }) => id === weakest.nodeId);
+  if (weakest && tight && tight.kind !== 'cut-out')
+    return `weakest: ${tight.label}, ${weakest.headroomA < 0 ? 'over by' : 'left'} ${Math.abs(weakest.headroomA).toFixed(1)} A`;
+  if (demand.limiter.kind === 'clamp') return demand.limiter.holds ? 'limiter holds' : 'limiter does not hold';
+  return Object.keys(demand.headroom).length > 1 ? 'on the fullest phase' : 'below the fuse';
+}
+
+/** The instrument in view at every station: rating, what the house takes, what is added, what is left, which way to go. */
+export function Gauge({ assessment }: { readonly assessment: Assessment }) {
+  const { supply, demand, route } = assessment;
+  const now = worstPhase(demand.before);
+  const after = worstPhase(demand.afterManaged);
+  const left = leastPhase(demand.headroom) ?? after;
+  const phases = supply.phases.length > 1 ? ', fullest phase' : '';
+  const rows = supply.phases.map((phase) => ({
+    phase,
+    nowA: demand.before[phase]?.value ?? null,
+    afterA: demand.afterManaged[phase]?.value ?? null,
+    unmanagedA: demand.afterUnmanaged[phase]?.value ?? null,
+  }));
+  return (
+    <Face aria-label="Gauge">
+      <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished} rows={rows} />
+      <Figures>
+        <FigureButton
+          name={supply.ratingEstablished ? 'Fuse rating' : 'Fuse, fallback'}
+          figure={supply.rating}
+          under={<EvidenceWord evidence={supply.evidence} />}
+          colour="var(--ink)"
+        />
+        <FigureButton name={`MD now${phases}`} figure={now} under={`by ${demand.basis} · ${figureText(demand.beforeKva)}`} colour="var(--now)" />
+        <FigureButton
+          name={`MD after${demand.limiter.holds && demand.limiter.kind === 'clamp' ? ', managed' : ''}${phases}`}
+          figure={after}
+          under={figureText(demand.afterKva)}
+          colour="var(--added)"
+        />
+        <FigureButton
+          name="Headroom"
+          figure={left}
+          under={headroomNote(assessment)}
+          colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
+        />
+        <RouteBox>
+          <RouteMark way={route.way} />
+          <Small>
+            {route.triggers.length === 0 ? 'nothing stands in the way' : `${route.triggers.length} reason${route.triggers.length === 1 ? '' : 's'}`}
+          </Small>
+        </RouteBox>
+      </Figures>
+      <p className="unseen" role="status" aria-live="polite">
+        {`Headroom ${figureText(left)}. Route: ${route.words}.`}
+      </p>
+    </Face>
+  );
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { Form } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import { ServerProblem, type FieldFault } from '../api/client';
+import { createJob } from '../api/jobs';
+import { MainButton } from '../kit/Button';
+import { Notice } from '../kit/Notice';
+import { Stack } from '../kit/Panel';
+import { Sheet } from '../kit/Sheet';
+import { TextInput } from '../kit/TextInput';
+
+/** Two lines start a job; everything else is found out on site. */
+export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+  const [place, setPlace] = useState('');
+  const [wanted, setWanted] = useState('');
+  const [problem, setProblem] = useState<{ text: string; faults: readonly FieldFault[] }>();
+  const [busy, setBusy] = useState(false);
+  // One id for as long as the sheet is filled in: pressed twice, or sent again after no answer, it is still one job.
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const navigate = useNavigate();
+  const faultAt = (path: string): string | undefined => {
+    const found = problem?.faults.find((fault) => fault.path === path);
+    return found && `It ${found.wrong}; ${found.expected} is expected.`;
+  };
+
+  const submit = async (): Promise<void> => {
+    setBusy(true);
+    setProblem(undefined);
+    try {
+      const job = await createJob({ id, place: place.trim(), wanted: wanted.trim() });
+      setId(crypto.randomUUID());
+      onClose();
+      await navigate(`/jobs/${job.id}`);
+    } catch (error) {
+      const known = error instanceof ServerProblem;
+      setProblem({
+        text: known ? error.detail : 'The server cannot be reached. What you typed is still here; try again.',
+        faults: known ? error.faults : [],
+      });
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Sheet title="New job" isOpen={isOpen} onClose={onClose}>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void submit();
+        }}
+      >
+        <Stack>
+          <TextInput label="Where" value={place} onChange={setPlace} help="Address, or what the customer calls it." maxLength={200} autoFocus fault={faultAt('$.place')} />
+          <TextInput label="What is wanted" value={wanted} onChange={setWanted} help="For example: vehicle charger on the drive." maxLength={200} fault={faultAt('$.wanted')} />
+          {problem && (
+            <div role="alert">
+              <Notice kind="act" title={problem.text} />
+            </div>
+          )}
+          <MainButton type="submit" isDisabled={busy || place.trim() === '' || wanted.trim() === ''}>
+            {busy ? 'Making it …' : 'Start the survey'}
+          </MainButton>
+        </Stack>
+      </Form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,58 @@
+import { CircleHelp, Info, OctagonAlert, Wrench } from 'lucide-react';
+import styled from 'styled-components';
+
+/** What a notice is about; each has its own shape, word and colour. */
+export type NoticeKind = 'danger' | 'act' | 'ask' | 'note';
+
+const COLOURS: Readonly<Record<NoticeKind, string>> = {
+  danger: 'var(--hold)',
+  act: 'var(--accent)',
+  ask: 'var(--ask)',
+  note: 'var(--quiet)',
+};
+const SHAPES = { danger: OctagonAlert, act: Wrench, ask: CircleHelp, note: Info } as const;
+const WORDS: Readonly<Record<NoticeKind, string>> = { danger: 'Danger', act: 'To do', ask: 'To ask', note: 'Note' };
+
+const Frame = styled.div`
+  display: grid;
+  grid-template-columns: 1.6rem 1fr;
+  gap: 0.2rem 0.6rem;
+  padding: 0.65rem 0.8rem;
+  border: 1px solid var(--line);
+  border-left: 5px solid var(--kind);
+  border-radius: var(--corner);
+  background: var(--surface);
+  & > svg {
+    color: var(--kind);
+    margin-top: 0.1rem;
+  }
+`;
+
+const Word = styled.span`
+  color: var(--kind);
+  font-weight: 700;
+  margin-right: 0.4rem;
+`;
+
+export interface NoticeProps {
+  readonly kind: NoticeKind;
+  readonly title: string;
+  readonly children?: React.ReactNode;
+}
+
+/** Something the surveyor should know, by kind. */
+export function Notice({ kind, title, children }: NoticeProps) {
+  const Shape = SHAPES[kind];
+  return (
+    <Frame style={{ '--kind': COLOURS[kind] } as React.CSSProperties}>
+      <Shape size={21} aria-hidden />
+      <div>
+        <div>
+          <Word>{WORDS[kind]}</Word>
+          {title}
+        </div>
+        {children !== undefined && <div className="quiet">{children}</div>}
+      </div>
+    </Frame>
+  );
+}

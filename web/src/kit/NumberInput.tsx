@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { Group, Input, Label, Text, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { BareButton } from './Button';
+import { boxed, FieldFault, FieldHelp, FieldLabel } from './fields';
+import { readNumber } from './number';
+
+const Row = styled(Group)`
+  display: flex;
+  align-items: stretch;
+  gap: 0.35rem;
+  flex-wrap: wrap;
+`;
+
+const WithUnit = styled.span`
+  position: relative;
+  flex: 1 1 6rem;
+  min-width: 5.5rem;
+`;
+
+const Box = styled(Input)`
+  ${boxed}
+  font-family: var(--figures);
+  padding-right: 2.6rem;
+`;
+
+const UnitName = styled.span`
+  position: absolute;
+  right: 0.7rem;
+  top: 50%;
+  transform: translateY(-50%);
+  color: var(--quiet);
+  pointer-events: none;
+`;
+
+const Usual = styled(BareButton)`
+  border-color: var(--line);
+  min-width: 44px;
+  padding: 0.3rem 0.55rem;
+  font-family: var(--figures);
+  font-weight: 500;
+  &[aria-pressed='true'] {
+    border-color: var(--ink);
+    border-width: 2px;
+    background: var(--raised);
+    font-weight: 700;
+  }
+`;
+
+export interface NumberInputProps {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number | undefined;
+  readonly onChange: (value: number | undefined) => void;
+  readonly least: number;
+  readonly most: number;
+  readonly whole?: boolean;
+  /** Usual values, one tap each; tapping the chosen one again makes it not known. */
+  readonly usual?: readonly number[];
+  readonly help?: string;
+}
+
+/**
+ * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
+ * with the fault beneath it; the survey goes on with what it had.
+ */
+export function NumberInput({ label, unit, value, onChange, least, most, whole, usual, help }: NumberInputProps) {
+  const [typed, setTyped] = useState(value === undefined ? '' : String(value));
+  const [known, setKnown] = useState(value);
+  const [fault, setFault] = useState<string>();
+  // The value moved for another reason (undo, another tab): show it.
+  if (known !== value) {
+    setKnown(value);
+    setTyped(value === undefined ? '' : String(value));
+    setFault(undefined);
+  }
+
+  const take = (next: number | undefined): void => {
+    setFault(undefined);
+    setKnown(next);
+    onChange(next);
+  };
+  const type = (text: string): void => {
+    setTyped(text);
+    const read = readNumber(text, unit);
+    const kept = value === undefined ? '' : `; ${value}${unit ? ` ${unit}` : ''} is still used`;
+    if (read.kind === 'empty') take(undefined);
+    else if (read.kind === 'not-a-number' || (whole && !Number.isInteger(read.value)))
+      setFault(`${whole ? 'A whole number' : 'A number'} is expected${kept}.`);
+    else if (read.value < least || read.value > most)
+      setFault(`From ${least} to ${most}${unit ? ` ${unit}` : ''}${kept}.`);
+    else take(read.value);
+  };
+
+  return (
+    <TextField value={typed} onChange={type} isInvalid={fault !== undefined} inputMode={whole ? 'numeric' : 'decimal'} autoComplete="off" maxLength={24}>
+      <Label>
+        <FieldLabel>{label}</FieldLabel>
+      </Label>
+      <Row aria-label={label}>
+        <WithUnit>
+          <Box />
+          <UnitName aria-hidden>{unit}</UnitName>
+        </WithUnit>
+        {usual?.map((each) => (
+          <Usual
+            key={each}
+            aria-label={`${label}: ${each} ${unit}`}
+            aria-pressed={value === each}
+            onPress={() => {
+              const next = value === each ? undefined : each;
+              setTyped(next === undefined ? '' : String(next));
+              take(next);
+            }}
+          >
+            {each}
+          </Usual>
+        ))}
+      </Row>
+      {fault === undefined && help !== undefined && (
+        <Text slot="description">
+          <FieldHelp>{help}</FieldHelp>
+        </Text>
+      )}
+      {fault !== undefined && (
+        <Text slot="errorMessage">
+          <FieldFault>{fault}</FieldFault>
+        </Text>
+      )}
+    </TextField>
+  );
+}

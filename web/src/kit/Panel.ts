@@ -1,0 +1,27 @@
+import styled from 'styled-components';
+
+/** A sheet of paper on the bench. */
+export const Panel = styled.section`
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: calc(var(--corner) + 2px);
+  padding: 1rem 1.1rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.9rem;
+`;
+
+/** Things one under the other. */
+export const Stack = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: var(--gap, 0.9rem);
+`;
+
+/** Things in a row that wraps. */
+export const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap, 0.6rem);
+  align-items: center;
+`;

@@ -1,0 +1,61 @@
+import { Input, Label, Text, TextArea, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { boxed, FieldFault, FieldHelp, FieldLabel } from './fields';
+
+const Box = styled(Input)`
+  ${boxed}
+`;
+
+const Area = styled(TextArea)`
+  ${boxed}
+  min-height: 5rem;
+  resize: vertical;
+`;
+
+export interface TextInputProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly help?: string | undefined;
+  readonly fault?: string | undefined;
+  readonly type?: 'text' | 'email' | 'tel' | 'password' | 'search';
+  readonly inputMode?: 'numeric' | 'text';
+  readonly autoComplete?: string;
+  readonly lines?: boolean;
+  readonly maxLength?: number;
+  readonly autoFocus?: boolean;
+  readonly className?: string;
+}
+
+/** A labelled place to type, with help and a fault under it. */
+export function TextInput(props: TextInputProps) {
+  const { label, value, onChange, help, fault, lines, type = 'text', maxLength, autoFocus, className } = props;
+  return (
+    <TextField
+      value={value}
+      onChange={onChange}
+      type={type}
+      isInvalid={fault !== undefined}
+      {...(className === undefined ? {} : { className })}
+      {...(props.inputMode ? { inputMode: props.inputMode } : {})}
+      {...(props.autoComplete ? { autoComplete: props.autoComplete } : { autoComplete: 'off' })}
+      {...(maxLength === undefined ? {} : { maxLength })}
+      {...(autoFocus === undefined ? {} : { autoFocus })}
+    >
+      <Label>
+        <FieldLabel>{label}</FieldLabel>
+      </Label>
+      {lines ? <Area rows={3} /> : <Box />}
+      {fault === undefined && help !== undefined && (
+        <Text slot="description">
+          <FieldHelp>{help}</FieldHelp>
+        </Text>
+      )}
+      {fault !== undefined && (
+        <Text slot="errorMessage">
+          <FieldFault>{fault}</FieldFault>
+        </Text>
+      )}
+    </TextField>
+  );
+}

@@ -1,0 +1,38 @@
+import type { Station } from '@keen-gauge/core/finding';
+import { lazy, Suspense } from 'react';
+import { Waiting } from '../app/Waiting';
+import { ChargerStation } from './charger/ChargerStation';
+import { CutOutStation } from './cut-out/CutOutStation';
+import { EarthingStation } from './earthing/EarthingStation';
+import { LoadsStation } from './loads/LoadsStation';
+import { LoopStation } from './loop/LoopStation';
+import { PlaceStation } from './place/PlaceStation';
+import { RouteStation } from './route/RouteStation';
+
+const PackStation = lazy(() => import('./pack/PackStation'));
+
+/** The station at hand. */
+export function StationView({ station }: { readonly station: Station }) {
+  switch (station) {
+    case 'place':
+      return <PlaceStation />;
+    case 'cut-out':
+      return <CutOutStation />;
+    case 'loop':
+      return <LoopStation />;
+    case 'earthing':
+      return <EarthingStation />;
+    case 'loads':
+      return <LoadsStation />;
+    case 'charger':
+      return <ChargerStation />;
+    case 'route':
+      return <RouteStation />;
+    case 'pack':
+      return (
+        <Suspense fallback={<Waiting />}>
+          <PackStation />
+        </Suspense>
+      );
+  }
+}

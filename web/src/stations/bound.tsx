@@ -1,0 +1,121 @@
+import { valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { Choice, type ChoiceOption } from '../kit/Choice';
+import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
+import { TextInput, type TextInputProps } from '../kit/TextInput';
+import { useSet, useSurvey } from '../survey/SurveyContext';
+
+/** Controls bound to a field of the survey by its path. */
+
+function valueOf(survey: Survey, path: Path): Value | undefined {
+  return valueAt(survey as unknown as Value, path);
+}
+
+export function BoundText({ path, ...rest }: { readonly path: Path } & Omit<TextInputProps, 'value' | 'onChange'>) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
+  return (
+    <TextInput
+      {...rest}
+      value={typeof value === 'string' ? value : ''}
+      onChange={(next) => {
+        set(path, next);
+      }}
+    />
+  );
+}
+
+export function BoundNumber({ path, ...rest }: { readonly path: Path } & Omit<NumberInputProps, 'value' | 'onChange'>) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
+  return (
+    <NumberInput
+      {...rest}
+      value={typeof value === 'number' ? value : undefined}
+      onChange={(next) => {
+        set(path, next);
+      }}
+    />
+  );
+}
+
+export function BoundChoice<V extends string>({
+  path,
+  options,
+  ...rest
+}: {
+  readonly path: Path;
+  readonly label: string;
+  readonly help?: string;
+  readonly tile?: string;
+  readonly options: readonly ChoiceOption<V>[];
+}) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
+  return (
+    <Choice
+      {...rest}
+      options={options}
+      value={options.find((option) => option.value === value)?.value}
+      onChange={(next) => {
+        set(path, next);
+      }}
+    />
+  );
+}
+
+/** Yes, no or not known, as three tiles. */
+export function BoundAnswer({ path, label, help }: { readonly path: Path; readonly label: string; readonly help?: string }) {
+  return (
+    <BoundChoice
+      path={path}
+      label={label}
+      tile="6rem"
+      {...(help === undefined ? {} : { help })}
+      options={[
+        { value: 'yes', label: 'Yes' },
+        { value: 'no', label: 'No' },
+        { value: 'unknown', label: 'Not known' },
+      ]}
+    />
+  );
+}
+
+/** A choice that stands for something else than a word in the survey, such as a count or true and false. */
+export function BoundCode<T extends number | boolean>({
+  path,
+  label,
+  codes,
+  help,
+  tile = '8rem',
+}: {
+  readonly path: Path;
+  readonly label: string;
+  readonly codes: readonly { readonly value: T; readonly label: string; readonly note?: string }[];
+  readonly help?: string;
+  readonly tile?: string;
+}) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
+  return (
+    <Choice
+      label={label}
+      tile={tile}
+      {...(help === undefined ? {} : { help })}
+      value={codes.some((code) => code.value === value) ? String(value) : undefined}
+      options={codes.map((code) => ({ ...code, value: String(code.value) }))}
+      onChange={(next) => {
+        set(path, codes.find((code) => String(code.value) === next)?.value);
+      }}
+    />
+  );
+}
+
+/** A short id of its own for something added to the survey. */
+export function freshId(kind: string): string {
+  return `${kind}-${crypto.randomUUID().slice(0, 8)}`;
+}

@@ -1,0 +1,140 @@
+import { NODE_NAMES } from '@keen-gauge/core/survey/words';
+import type { Proposal } from '@keen-gauge/core/survey/proposal';
+import { Trash2 } from 'lucide-react';
+import { BareButton } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Panel } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
+import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundText } from '../bound';
+
+/** One charger: what it is, how it is limited, and what the operator will ask about it. */
+export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
+  const { survey, assessment, pack } = useSurvey();
+  const set = useSet();
+  const path = ['proposals', proposal.id];
+  const nodes = survey.supply.nodes.map(({ id, label, kind }) => ({ value: id, label: label ?? NODE_NAMES[kind] }));
+  const boards = survey.supply.nodes.filter(({ kind }) => kind === 'board');
+  const { limiter } = assessment.demand;
+  const { kind } = proposal.limiter;
+  const least = pack.leastChargingA.value;
+  return (
+    <>
+      <Panel aria-label={proposal.label ?? 'Vehicle charger'}>
+        <h2>{proposal.label ?? 'Vehicle charger'}</h2>
+        <FieldGrid>
+          <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
+          <BoundText path={[...path, 'makeAndModel']} label="Make and model" help="As its plate says." maxLength={100} />
+          <BoundNumber path={[...path, 'ratedA']} label="Rated current, each phase" unit="A" least={1} most={1000} usual={[16, 32]} />
+          {boards.length > 1 && (
+            <Select
+              label="Fed from"
+              value={proposal.nodeId}
+              options={boards.map(({ id, label, kind: nodeKind }) => ({ value: id, label: label ?? NODE_NAMES[nodeKind] }))}
+              onChange={(next) => {
+                set([...path, 'nodeId'], next);
+              }}
+            />
+          )}
+        </FieldGrid>
+        <BoundCode
+          path={[...path, 'phases']}
+          label="Phases"
+          codes={[
+            { value: 1, label: 'Single-phase' },
+            { value: 3, label: 'Three-phase' },
+          ]}
+        />
+        {survey.supply.phases === 3 && proposal.phases !== 3 && (
+          <BoundChoice
+            path={[...path, 'phase']}
+            label="On which phase?"
+            tile="5rem"
+            options={[
+              { value: 'L1', label: 'L1' },
+              { value: 'L2', label: 'L2' },
+              { value: 'L3', label: 'L3' },
+            ]}
+          />
+        )}
+        <BoundChoice
+          path={[...path, 'limiter', 'kind']}
+          label="How is it kept inside the supply?"
+          tile="13rem"
+          options={[
+            { value: 'none', label: 'Full rate', note: 'The headroom suffices' },
+            { value: 'fixed', label: 'Fixed limit', note: 'A setting it never exceeds' },
+            { value: 'clamp', label: 'Clamp management', note: 'It gives way to the house' },
+          ]}
+        />
+        {kind === 'fixed' && (
+          <BoundNumber path={[...path, 'limiter', 'fixedA']} label="Held to" unit="A" least={0} most={1000} usual={[10, 13, 16, 20, 25, 32]} help={`Never under ${least} A.`} />
+        )}
+        {kind === 'clamp' && (
+          <>
+            <FieldGrid>
+              <BoundNumber path={[...path, 'limiter', 'setPointA']} label="Set-point" unit="A" least={0} most={3000} help="Usually a margin below the fuse: clamps and meters err." />
+              <BoundNumber path={[...path, 'limiter', 'failSafeA']} label="Fail-safe current" unit="A" least={0} most={1000} usual={[0, 6, 10, 16]} help="What it drops to when the clamp or its link is lost; 0 stops it." />
+              <Select
+                label="Clamp on the conductor into"
+                value={proposal.limiter.clampNodeId}
+                options={nodes}
+                onChange={(next) => {
+                  set([...path, 'limiter', 'clampNodeId'], next);
+                }}
+              />
+            </FieldGrid>
+            <p role="status">
+              <strong style={{ color: limiter.holds ? 'var(--fit)' : 'var(--hold)' }}>{limiter.holds ? 'The limiter holds. ' : 'The limiter does not hold. '}</strong>
+              {limiter.why}
+            </p>
+          </>
+        )}
+      </Panel>
+      <Panel aria-label={`What the operator asks about ${proposal.label ?? 'it'}`}>
+        <h2>What the operator asks</h2>
+        <BoundAnswer path={[...path, 'typeTested']} label="On the type-tested register?" />
+        {proposal.typeTested === 'yes' && (
+          <div style={{ maxWidth: '22rem' }}>
+            <BoundText path={[...path, 'registerReference']} label="Register reference" maxLength={60} />
+          </div>
+        )}
+        <BoundAnswer path={[...path, 'canExport']} label="Can it send power back to the supply?" />
+        <BoundChoice
+          path={[...path, 'parking']}
+          label="Where do vehicles charge?"
+          options={[
+            { value: 'outdoors', label: 'Outdoors' },
+            { value: 'indoors-only', label: 'Indoors only' },
+          ]}
+        />
+        {survey.earthing.arrangement === 'tn-c-s' && proposal.parking !== 'indoors-only' && (
+          <BoundChoice
+            path={[...path, 'openPen']}
+            label="Protection against an open PEN conductor"
+            help="If the combined conductor breaks in the street, metal earthed through it rises toward line voltage."
+            tile="13rem"
+            options={[
+              { value: 'built-in', label: 'Built into the charger', note: 'Declared by its maker' },
+              { value: 'separate-device', label: 'Separate device' },
+              { value: 'tt-island', label: 'TT island', note: 'Own electrode, clear of PME metal' },
+              { value: 'low-electrode', label: 'Low-resistance electrode', note: 'Rarely practical' },
+            ]}
+          />
+        )}
+        <div style={{ maxWidth: '22rem' }}>
+          <BoundText path={[...path, 'interlock']} label="Interlock" help="Loads with the same word cannot run together with it." maxLength={40} />
+        </div>
+        <div>
+          <BareButton
+            onPress={() => {
+              set(path, undefined);
+            }}
+          >
+            <Trash2 size={18} aria-hidden /> Remove this charger
+          </BareButton>
+        </div>
+      </Panel>
+    </>
+  );
+}

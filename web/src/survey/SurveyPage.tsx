@@ -1,0 +1,278 @@
+import { assess } from '@keen-gauge/core/assess';
+import { STATIONS, type Station } from '@keen-gauge/core/finding';
+import { rulePack } from '@keen-gauge/core/rules/catalogue';
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
+import { ArrowLeft, ArrowRight, History, ListTree, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
+import styled from 'styled-components';
+import { ServerProblem } from '../api/client';
+import { jobNumber, useJob, type Job } from '../api/jobs';
+import type { Me } from '../api/me';
+import { useShortcuts } from '../app/shortcuts';
+import { Waiting } from '../app/Waiting';
+import { Gauge } from '../gauge/Gauge';
+import { BareButton, Button } from '../kit/Button';
+import { Notice } from '../kit/Notice';
+import { Sheet } from '../kit/Sheet';
+import { STATION_NAMES } from '../stations/station-names';
+import { StationView } from '../stations/StationView';
+import { Walk } from '../walk/Walk';
+import { Conflicts } from './Conflicts';
+import { SaveMark } from './SaveMark';
+import { SurveyProvider } from './SurveyContext';
+import type { SurveyStore } from './survey-store';
+import { useSurveyStore } from './use-survey-store';
+
+const Page = styled.div`
+  max-width: 84rem;
+  margin: 0 auto;
+  padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 5rem;
+`;
+
+const Top = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 0.6rem;
+  min-height: 46px;
+`;
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 14.5rem minmax(0, 1fr);
+  gap: 1.2rem;
+  align-items: start;
+  @media (max-width: 60rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const Aside = styled.div`
+  position: sticky;
+  top: 0.5rem;
+  @media (max-width: 60rem) {
+    display: none;
+  }
+`;
+
+const GaugeBand = styled.div`
+  position: sticky;
+  top: 0;
+  z-index: 5;
+  background: var(--ground);
+  padding-bottom: 0.6rem;
+  margin-bottom: 0.4rem;
+`;
+
+const Steps = styled.nav`
+  display: flex;
+  justify-content: space-between;
+  gap: 0.6rem;
+  margin-top: 1.4rem;
+`;
+
+const PhoneBar = styled.div`
+  display: none;
+  @media (max-width: 60rem) {
+    position: fixed;
+    inset: auto 0 0 0;
+    z-index: 6;
+    display: grid;
+    grid-template-columns: 52px 1fr 52px;
+    background: var(--surface);
+    border-top: 2px solid var(--ink);
+  }
+`;
+
+const RoundLink = styled(Link)`
+  display: grid;
+  place-items: center;
+  min-height: 50px;
+  min-width: 44px;
+  color: var(--ink);
+`;
+
+/** One job's survey: the walk, the gauge, and the station at hand. */
+export default function SurveyPage() {
+  const { jobId = '', station } = useParams();
+  const me = useOutletContext<Me>();
+  const [attempt, setAttempt] = useState(0);
+  const { data: job, error } = useJob(jobId);
+  const opening = useSurveyStore(jobId, me.id, attempt);
+  const at = STATIONS.find((each) => each === station) ?? 'place';
+
+  if (error instanceof ServerProblem && error.status === 404)
+    return (
+      <Page as="main" id="main">
+        <Notice kind="ask" title="There is no such job, or it is not your firm’s.">
+          <Link to="/">Back to the jobs</Link>
+        </Notice>
+      </Page>
+    );
+  if (opening.kind === 'failed')
+    return (
+      <Page as="main" id="main">
+        <Notice kind="act" title="The survey could not be opened.">
+          {opening.error.message} Anything typed before on this device is still kept.
+          <div style={{ marginTop: '0.5rem' }}>
+            <Button
+              onPress={() => {
+                setAttempt(attempt + 1);
+              }}
+            >
+              Try again
+            </Button>
+          </div>
+        </Notice>
+      </Page>
+    );
+  if (opening.kind === 'opening' || !job) return <Waiting what="Opening the survey …" />;
+  return <SurveyView key={jobId} job={job} me={me} store={opening.store} station={at} />;
+}
+
+function SurveyView({ job, me, store, station }: { readonly job: Job; readonly me: Me; readonly store: SurveyStore; readonly station: Station }) {
+  const state = useSyncExternalStore(store.subscribe, store.get);
+  const { survey } = state;
+  const pack = rulePack(me.rulePackId) ?? gbDefault;
+  const assessment = useMemo(() => assess(survey, pack), [survey, pack]);
+  const [walking, setWalking] = useState(false);
+  const navigate = useNavigate();
+  const index = STATIONS.indexOf(station);
+  const [before, after] = [STATIONS[index - 1], STATIONS[index + 1]];
+  const main = useRef<HTMLElement>(null);
+  const first = useRef(true);
+
+  useShortcuts({
+    'Ctrl+Z': () => {
+      store.undo();
+    },
+    'Ctrl+Y': () => {
+      store.redo();
+    },
+    '[': () => {
+      if (before) void navigate(`/jobs/${job.id}/${before}`);
+    },
+    ']': () => {
+      if (after) void navigate(`/jobs/${job.id}/${after}`);
+    },
+    'g h': () => void navigate(`/jobs/${job.id}/history`),
+  });
+
+  // Arriving at another station, readers of the screen and the eye both start at its name.
+  useEffect(() => {
+    if (first.current) first.current = false;
+    else {
+      main.current?.querySelector<HTMLElement>('#station-name')?.focus({ preventScroll: true });
+      window.scrollTo({ top: 0 });
+    }
+  }, [station]);
+
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent): void => {
+      if (store.get().saveState === 'refused') event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      window.removeEventListener('beforeunload', warn);
+    };
+  }, [store]);
+
+  const here = useMemo(
+    () => ({ job, me, store, state, survey, assessment, pack }),
+    [job, me, store, state, survey, assessment, pack],
+  );
+  return (
+    <SurveyProvider value={here}>
+      <Page>
+        <Top className="no-print">
+          <RoundLink to="/" aria-label="Back to the jobs">
+            <ArrowLeft size={20} aria-hidden />
+          </RoundLink>
+          <span style={{ marginRight: 'auto' }}>
+            <span className="figures quiet">{jobNumber(job.number)}</span> <strong>{survey.place.addressLine1 ?? job.place}</strong>
+          </span>
+          <SaveMark state={state.saveState} />
+          <BareButton aria-label="Undo" isDisabled={!state.canUndo} onPress={() => { store.undo(); }}>
+            <Undo2 size={19} aria-hidden />
+          </BareButton>
+          <BareButton aria-label="Redo" isDisabled={!state.canRedo} onPress={() => { store.redo(); }}>
+            <Redo2 size={19} aria-hidden />
+          </BareButton>
+          <RoundLink to={`/jobs/${job.id}/history`} aria-label="History">
+            <History size={19} aria-hidden />
+          </RoundLink>
+        </Top>
+        <Columns>
+          <Aside className="no-print">
+            <Walk jobId={job.id} current={station} findings={assessment.findings} />
+          </Aside>
+          <div>
+            <GaugeBand>
+              <Gauge assessment={assessment} />
+            </GaugeBand>
+            <main id="main" ref={main}>
+              <Conflicts state={state} store={store} />
+              {state.faults.map((fault) => (
+                <Notice key={fault.path} kind="act" title={`${fault.path} ${fault.wrong}`}>
+                  Expected: {fault.expected}. Undo or correct it; nothing typed is lost.
+                </Notice>
+              ))}
+              <StationView station={station} />
+              <Steps aria-label="Stations before and after" className="no-print">
+                {before ? (
+                  <StepLink to={`/jobs/${job.id}/${before}`}>
+                    <ArrowLeft size={18} aria-hidden /> {STATION_NAMES[before]}
+                  </StepLink>
+                ) : (
+                  <span />
+                )}
+                {after && (
+                  <StepLink to={`/jobs/${job.id}/${after}`}>
+                    {STATION_NAMES[after]} <ArrowRight size={18} aria-hidden />
+                  </StepLink>
+                )}
+              </Steps>
+            </main>
+          </div>
+        </Columns>
+      </Page>
+      <PhoneBar className="no-print">
+        {before ? (
+          <RoundLink to={`/jobs/${job.id}/${before}`} aria-label={`Station before: ${STATION_NAMES[before]}`}>
+            <ArrowLeft size={22} aria-hidden />
+          </RoundLink>
+        ) : (
+          <span />
+        )}
+        <BareButton onPress={() => { setWalking(true); }}>
+          <ListTree size={20} aria-hidden /> {index + 1} of {STATIONS.length}: {STATION_NAMES[station]}
+        </BareButton>
+        {after ? (
+          <RoundLink to={`/jobs/${job.id}/${after}`} aria-label={`Station after: ${STATION_NAMES[after]}`}>
+            <ArrowRight size={22} aria-hidden />
+          </RoundLink>
+        ) : (
+          <span />
+        )}
+      </PhoneBar>
+      <Sheet title="The walk" isOpen={walking} onClose={() => { setWalking(false); }}>
+        <Walk jobId={job.id} current={station} findings={assessment.findings} onGo={() => { setWalking(false); }} />
+      </Sheet>
+    </SurveyProvider>
+  );
+}
+
+const StepLink = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.4rem;
+  min-height: 46px;
+  padding: 0.3rem 0.8rem;
+  border: 1.5px solid var(--strong-line);
+  border-radius: var(--corner);
+  background: var(--surface);
+  color: var(--ink);
+  font-weight: 600;
+  text-decoration: none;
+`;

@@ -1,0 +1,52 @@
+import type { Change, Path, Value } from '@keen-gauge/core/record/changes';
+
+/** Changes as people read them in the history and when asked which to keep. */
+
+const NAMES: Readonly<Record<string, string>> = {
+  place: 'Place',
+  supply: 'Supply',
+  intake: 'Intake',
+  earthing: 'Earthing',
+  loads: 'Loads',
+  proposals: 'New equipment',
+  request: 'Request',
+  declaration: 'Declaration',
+  nodes: 'nodes',
+  faults: 'faults',
+};
+
+/** A field's name out of its key: `meterPointNumber` becomes “meter point number”, `ratingA` “rating (A)”. */
+function fieldName(key: string): string {
+  const unit = /(?<=[a-z])(A|W|VA|Ohm)$/.exec(key)?.[1];
+  const bare = unit ? key.slice(0, -unit.length) : key;
+  const words = bare.replace(/([A-Z])/g, ' $1').toLowerCase();
+  return unit ? `${words} (${unit === 'Ohm' ? 'Ω' : unit})` : words;
+}
+
+/** Where a change is: “Place: postcode”, “Loads: cooker: power (W)”. */
+export function placeWords(path: Path): string {
+  return path
+    .filter((key) => key !== 'nodes')
+    .map((key, index) => NAMES[key] ?? (index === path.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')))
+    .join(': ');
+}
+
+/** A value in a few words. */
+export function valueWords(value: Value | undefined): string {
+  if (value === undefined) return 'not known';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value !== 'object') return String(value);
+  if ('label' in value && typeof value.label === 'string') return value.label;
+  if ('class' in value && typeof value.class === 'string') return value.class.replaceAll('-', ' ');
+  if ('kind' in value && typeof value.kind === 'string') return value.kind.replaceAll('-', ' ');
+  return Array.isArray(value) ? `${value.length} entries` : 'several fields';
+}
+
+export function changeWords(change: Change): string {
+  const where = placeWords(change.path);
+  if (change.kind === 'order') return `${where}: put in another order`;
+  const whole = typeof (change.to ?? change.from) === 'object';
+  if (whole && change.from === undefined) return `${where}: added ${valueWords(change.to)}`;
+  if (whole && change.to === undefined) return `${where}: removed ${valueWords(change.from)}`;
+  return `${where}: ${valueWords(change.from)} → ${valueWords(change.to)}`;
+}

@@ -1,0 +1,129 @@
+import type { Finding, Station } from '@keen-gauge/core/finding';
+import { STATIONS } from '@keen-gauge/core/finding';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { STATION_NAMES } from '../stations/station-names';
+
+const Rail = styled.nav`
+  position: relative;
+  padding: 0.2rem 0 0.4rem;
+`;
+
+const Stops = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  position: relative;
+  &::before {
+    content: '';
+    position: absolute;
+    left: 1.32rem;
+    top: 0.4rem;
+    bottom: 1.2rem;
+    border-left: 4px solid var(--strong-line);
+  }
+`;
+
+const Stop = styled(Link)`
+  position: relative;
+  display: grid;
+  grid-template-columns: 1.9rem 1fr;
+  gap: 0.65rem;
+  align-items: center;
+  min-height: 50px;
+  padding: 0.25rem 0.6rem 0.25rem 0.5rem;
+  border-radius: var(--corner);
+  color: var(--ink);
+  text-decoration: none;
+  line-height: 1.2;
+  &:hover {
+    background: var(--raised);
+  }
+  &[aria-current='page'] {
+    background: var(--surface);
+    font-weight: 700;
+    box-shadow: inset 0 0 0 1.5px var(--strong-line);
+  }
+`;
+
+const End = styled.div`
+  padding-left: 0.2rem;
+  font-size: 0.8rem;
+  color: var(--quiet);
+`;
+
+/** What is open at each station. */
+export interface StationWork {
+  readonly asks: number;
+  readonly acts: number;
+  readonly danger: boolean;
+}
+
+export function workAt(station: Station, findings: readonly Finding[]): StationWork {
+  const here = findings.filter((finding) => finding.station === station);
+  return {
+    asks: here.filter(({ grade }) => grade === 'ask').length,
+    acts: here.filter(({ grade }) => grade === 'act').length,
+    danger: here.some(({ grade }) => grade === 'danger'),
+  };
+}
+
+export function workWords({ asks, acts, danger }: StationWork): string {
+  const parts = [danger ? 'danger' : '', asks > 0 ? `${asks} to ask` : '', acts > 0 ? `${acts} to do` : ''].filter(Boolean);
+  return parts.length > 0 ? parts.join(', ') : 'settled';
+}
+
+/** A clamp round the cable: filled when settled, open with the count when not, barred when dangerous. */
+function StopMark({ work }: { readonly work: StationWork }) {
+  const open = work.asks + work.acts;
+  if (work.danger)
+    return (
+      <svg width={30} height={30} viewBox="0 0 30 30" aria-hidden focusable="false">
+        <path d="M10 4h10l6 6v10l-6 6H10l-6-6V10z" fill="var(--surface)" stroke="var(--hold)" strokeWidth={2.5} />
+        <path d="M15 9v8M15 20.500v.500" stroke="var(--hold)" strokeWidth={3} strokeLinecap="round" />
+      </svg>
+    );
+  return (
+    <svg width={30} height={30} viewBox="0 0 30 30" aria-hidden focusable="false">
+      <rect x={5} y={5} width={20} height={20} rx={open > 0 ? 10 : 5} fill={open > 0 ? 'var(--surface)' : 'var(--ink)'} stroke="var(--ink)" strokeWidth={2.2} />
+      {open > 0 ? (
+        <text x={15} y={20} textAnchor="middle" fontSize={14} fontWeight={700} fill="var(--ink)" fontFamily="var(--figures)">
+          {open}
+        </text>
+      ) : (
+        <path d="M10.500 15.500l3.200 3.200 6-7" fill="none" stroke="var(--surface)" strokeWidth={2.4} strokeLinecap="round" strokeLinejoin="round" />
+      )}
+    </svg>
+  );
+}
+
+/** The walk from the street inwards, along the cable: every station and what is open there. */
+export function Walk({ jobId, current, findings, onGo }: { readonly jobId: string; readonly current: Station; readonly findings: readonly Finding[]; readonly onGo?: () => void }) {
+  return (
+    <Rail aria-label="Stations">
+      <End aria-hidden>the street</End>
+      <Stops>
+        {STATIONS.map((station) => {
+          const work = workAt(station, findings);
+          return (
+            <li key={station}>
+              <Stop
+                to={`/jobs/${jobId}/${station}`}
+                aria-current={station === current ? 'page' : undefined}
+                {...(onGo ? { onClick: onGo } : {})}
+              >
+                <StopMark work={work} />
+                <span>
+                  {STATION_NAMES[station]}
+                  <span className="quiet" style={{ display: 'block', fontSize: '0.82rem', fontWeight: 400 }}>
+                    {workWords(work)}
+                  </span>
+                </span>
+              </Stop>
+            </li>
+          );
+        })}
+      </Stops>
+    </Rail>
+  );
+}
