@@ -15,6 +15,12 @@ export default {
   projects: [
     { ...shared, displayName: 'core', rootDir: 'core' },
     { ...shared, displayName: 'web', rootDir: 'web' },
-    { ...shared, displayName: 'server', rootDir: 'server' },
+    {
+      ...shared,
+      displayName: 'server',
+      rootDir: 'server',
+      globalSetup: '<rootDir>/jest.database.mjs',
+      globalTeardown: '<rootDir>/jest.database-stop.mjs',
+    },
   ],
 };

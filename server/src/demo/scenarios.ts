@@ -113,7 +113,16 @@ export const SCENARIOS: readonly Scenario[] = [
     by: 1,
     stages: [
       { by: 1, change: (s) => { at(s, 'Larkrise, Mill Drove', 'Ossett Fen', 'ZZ4 2LK', '9602044177114', 'J. and T. Merriday'); } },
-      { by: 1, change: (s) => { intake(s, 80); s.loads = setLoads('heat-pump-home'); } },
+      {
+        by: 1,
+        change: (s) => {
+          intake(s, 80);
+          s.loads = setLoads('heat-pump-home').map((load) =>
+            load.id === 'heat-pump' ? { ...load, backupWithCompressor: 'no' as const } : load,
+          );
+          s.declaration = { basis: 'appliances', reason: 'Appliances listed room by room; back-up heater locked out by the installer.' };
+        },
+      },
       { by: 1, change: (s) => { s.proposals = [charger({ label: 'Van charger', limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'meter' } })]; } },
     ],
   },

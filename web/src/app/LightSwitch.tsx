@@ -1,3 +1,4 @@
+import { FileText, MoonStar, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
@@ -25,6 +26,21 @@ const Option = styled(ToggleButton)`
   }
 `;
 
+const SHAPES = { paper: FileText, daylight: Sun, cupboard: MoonStar } as const;
+
+/** The word where there is room, the shape where there is not. */
+const Word = styled.span`
+  @media (max-width: 44rem) {
+    display: none;
+  }
+`;
+const Shape = styled.span`
+  display: none;
+  @media (max-width: 44rem) {
+    display: inline-grid;
+  }
+`;
+
 /** Paper, Daylight or Cupboard. */
 export function LightSwitch() {
   const [light, setLight] = useState(storedLight);
@@ -40,11 +56,17 @@ export function LightSwitch() {
         setLight(chosen);
       }}
     >
-      {LIGHTS.map((each) => (
-        <Option key={each} id={each}>
-          {LIGHT_NAMES[each]}
-        </Option>
-      ))}
+      {LIGHTS.map((each) => {
+        const Picture = SHAPES[each];
+        return (
+          <Option key={each} id={each} aria-label={LIGHT_NAMES[each]}>
+            <Word>{LIGHT_NAMES[each]}</Word>
+            <Shape>
+              <Picture size={18} aria-hidden />
+            </Shape>
+          </Option>
+        );
+      })}
     </Group>
   );
 }

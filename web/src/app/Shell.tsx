@@ -12,7 +12,7 @@ const Bar = styled.header`
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0.2rem 0.8rem;
+  gap: 0.2rem 0.5rem;
   padding: 0.3rem clamp(0.7rem, 2vw, 1.4rem);
   background: var(--surface);
   border-bottom: 1px solid var(--line);
@@ -27,6 +27,16 @@ const Home = styled(Link)`
   font-weight: 700;
   font-size: 1.08rem;
   text-decoration: none;
+`;
+
+const Wide = styled.span`
+  @media (max-width: 44rem) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
 `;
 
 const Skip = styled.a`
@@ -57,10 +67,10 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
       <Skip href="#main">Skip to the main part</Skip>
       <Bar className="no-print">
         <Home to="/">
-          <Mark /> Keen Gauge
+          <Mark /> <Wide>Keen Gauge</Wide>
         </Home>
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
-          {me.firm}
+          <Wide>{me.firm}</Wide>
         </span>
         <LightSwitch />
         <BareButton
@@ -80,7 +90,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
           aria-label={`Sign out ${me.name}`}
         >
           <LogOut size={18} aria-hidden />
-          <span style={{ fontWeight: 500 }}>{me.name}</span>
+          <Wide style={{ fontWeight: 500 }}>{me.name}</Wide>
         </BareButton>
       </Bar>
       {children}

@@ -68,7 +68,7 @@ export function SignInPage() {
                 <Notice kind="act" title={problem} />
               </div>
             )}
-            <MainButton type="submit" isDisabled={busy || email === '' || password === ''}>
+            <MainButton type="submit" isDisabled={busy}>
               {busy ? 'Signing in …' : 'Sign in'}
             </MainButton>
           </Stack>

@@ -11,16 +11,15 @@ const Face = styled(Button)`
   align-content: start;
   min-height: 44px;
   padding: 0.25rem 0.6rem 0.3rem;
-  border: 1px solid transparent;
-  border-left: 4px solid var(--mark, var(--line));
-  border-radius: 0 var(--corner) var(--corner) 0;
+  padding-left: 0.8rem;
+  border: 0;
+  box-shadow: inset 4px 0 0 var(--mark, var(--line));
   background: transparent;
   color: var(--ink);
   font: inherit;
   cursor: pointer;
   &[data-hovered] {
     background: var(--raised);
-    border-color: var(--line) var(--line) var(--line) var(--mark, var(--line));
   }
 `;
 
@@ -41,15 +40,36 @@ const Under = styled.span`
   line-height: 1.25;
 `;
 
+/** Figures that share a narrow row: smaller, and without what is written under them. */
+export const TightFigures = styled.div`
+  @media (max-width: 40rem) {
+    ${Face} {
+      padding: 0.1rem 0 0.1rem 0.5rem;
+    }
+    ${Name} {
+      font-size: 0.74rem;
+      line-height: 1.15;
+    }
+    ${Value} {
+      font-size: 0.9rem;
+    }
+    ${Under} {
+      display: none;
+    }
+  }
+`;
+
 export interface FigureButtonProps {
   readonly name: string;
   readonly figure: Figure;
   readonly under?: React.ReactNode;
   readonly colour?: string;
+  /** How the value is written, where not as a reckoned figure: a fuse has no decimals. */
+  readonly text?: string;
 }
 
 /** A figure that opens its working when pressed. */
-export function FigureButton({ name, figure, under, colour }: FigureButtonProps) {
+export function FigureButton({ name, figure, under, colour, text = figureText(figure) }: FigureButtonProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -57,11 +77,11 @@ export function FigureButton({ name, figure, under, colour }: FigureButtonProps)
         onPress={() => {
           setOpen(true);
         }}
-        aria-label={`${name}: ${figureText(figure)}. Show the working.`}
+        aria-label={`${name}: ${text}. Show the working.`}
         style={colour === undefined ? undefined : ({ '--mark': colour } as React.CSSProperties)}
       >
         <Name>{name}</Name>
-        <Value>{figureText(figure)}</Value>
+        <Value>{text}</Value>
         {under !== undefined && <Under>{under}</Under>}
       </Face>
       <WorkingSheet

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { EvidenceWord } from '../kit/EvidenceMark';
 import { RouteMark } from '../kit/RouteMark';
 import { figureText } from './figure-text';
-import { FigureButton } from './FigureButton';
+import { FigureButton, TightFigures } from './FigureButton';
 import { Scale } from './Scale';
 
 const Face = styled.section`
@@ -16,14 +16,15 @@ const Face = styled.section`
   padding: 0.5rem 0.9rem 0.6rem;
 `;
 
-const Figures = styled.div`
+const Figures = styled(TightFigures)`
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(11rem, auto);
   gap: 0.3rem 0.8rem;
   margin-top: 0.35rem;
   align-items: start;
-  @media (max-width: 60rem) {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+  @media (max-width: 68rem) {
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+    gap: 0.3rem 0.35rem;
     & > :last-child {
       grid-column: 1 / -1;
     }
@@ -32,10 +33,14 @@ const Figures = styled.div`
 
 const RouteBox = styled.div`
   padding: 0.25rem 0 0 0.8rem;
-  border-left: 4px solid var(--line);
+  box-shadow: inset 4px 0 0 var(--line);
   min-height: 44px;
-  @media (max-width: 60rem) {
-    padding-top: 0;
+  @media (max-width: 68rem) {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 0.7rem;
+    padding: 0.1rem 0 0.1rem 0.5rem;
     min-height: 0;
   }
 `;
@@ -70,7 +75,7 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
   const now = worstPhase(demand.before);
   const after = worstPhase(demand.afterManaged);
   const left = leastPhase(demand.headroom) ?? after;
-  const phases = supply.phases.length > 1 ? ', fullest phase' : '';
+  const phases = supply.phases.length > 1 ? ', worst' : '';
   const rows = supply.phases.map((phase) => ({
     phase,
     nowA: demand.before[phase]?.value ?? null,
@@ -82,16 +87,17 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
       <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished} rows={rows} />
       <Figures>
         <FigureButton
-          name={supply.ratingEstablished ? 'Fuse rating' : 'Fuse, fallback'}
+          name={supply.ratingEstablished ? 'Fuse rating' : 'Fallback'}
           figure={supply.rating}
+          text={`${supply.rating.value ?? ''} A`}
           under={<EvidenceWord evidence={supply.evidence} />}
           colour="var(--ink)"
         />
         <FigureButton name={`MD now${phases}`} figure={now} under={`by ${demand.basis} · ${figureText(demand.beforeKva)}`} colour="var(--now)" />
         <FigureButton
-          name={`MD after${demand.limiter.holds && demand.limiter.kind === 'clamp' ? ', managed' : ''}${phases}`}
+          name={`MD after${phases}`}
           figure={after}
-          under={figureText(demand.afterKva)}
+          under={`${demand.limiter.holds && demand.limiter.kind === 'clamp' ? 'managed · ' : ''}${figureText(demand.afterKva)}`}
           colour="var(--added)"
         />
         <FigureButton

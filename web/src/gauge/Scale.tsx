@@ -59,13 +59,15 @@ export function Scale({ ratingA, established, rows }: { readonly ratingA: number
             {unmanagedA !== null && unmanagedA > after && (
               <rect x={at(after)} y={y + 4} width={span(after, unmanagedA)} height={BAR - 8} fill="none" stroke="var(--added)" strokeDasharray="4 3" />
             )}
-            <rect x="0" y={y} width={at(now)} height={BAR} rx={3} fill="var(--now)" />
-            <rect x={at(now)} y={y} width={span(now, Math.min(after, ratingA))} height={BAR} fill="url(#hatch-added)" stroke="var(--added)" />
+            <rect x="0" y={y} width={at(Math.min(now, ratingA))} height={BAR} rx={3} fill="var(--now)" />
+            {now < ratingA && after > now && (
+              <rect x={at(now)} y={y} width={span(now, Math.min(after, ratingA))} height={BAR} fill="url(#hatch-added)" stroke="var(--added)" />
+            )}
             {after > ratingA && (
               <rect
-                x={at(Math.max(ratingA, now))}
+                x={at(ratingA)}
                 y={y}
-                width={span(Math.max(ratingA, now), after)}
+                width={span(ratingA, after)}
                 height={BAR}
                 fill="url(#hatch-over)"
                 stroke="var(--hold)"

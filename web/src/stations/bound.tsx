@@ -90,7 +90,7 @@ export function BoundCode<T extends number | boolean>({
   label,
   codes,
   help,
-  tile = '8rem',
+  tile = '10.5rem',
 }: {
   readonly path: Path;
   readonly label: string;

@@ -17,7 +17,9 @@ const Frame = styled.span`
   align-items: center;
   gap: 0.35rem;
   font-size: 0.9rem;
-  min-width: 7.5rem;
+  @media (min-width: 40rem) {
+    min-width: 7.5rem;
+  }
 `;
 
 /** Whether the server has what was typed. */

@@ -1,5 +1,6 @@
 import { assess } from '@keen-gauge/core/assess';
 import { STATIONS, type Station } from '@keen-gauge/core/finding';
+import { missingItems } from '@keen-gauge/core/pack/missing';
 import { rulePack } from '@keen-gauge/core/rules/catalogue';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { ArrowLeft, ArrowRight, History, ListTree, Redo2, Undo2 } from 'lucide-react';
@@ -136,6 +137,7 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
   const { survey } = state;
   const pack = rulePack(me.rulePackId) ?? gbDefault;
   const assessment = useMemo(() => assess(survey, pack), [survey, pack]);
+  const missing = useMemo(() => missingItems(survey, assessment).length, [survey, assessment]);
   const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
   const index = STATIONS.indexOf(station);
@@ -205,7 +207,7 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
         </Top>
         <Columns>
           <Aside className="no-print">
-            <Walk jobId={job.id} current={station} findings={assessment.findings} />
+            <Walk jobId={job.id} current={station} assessment={assessment} missing={missing} />
           </Aside>
           <div>
             <GaugeBand>
@@ -257,7 +259,7 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
         )}
       </PhoneBar>
       <Sheet title="The walk" isOpen={walking} onClose={() => { setWalking(false); }}>
-        <Walk jobId={job.id} current={station} findings={assessment.findings} onGo={() => { setWalking(false); }} />
+        <Walk jobId={job.id} current={station} assessment={assessment} missing={missing} onGo={() => { setWalking(false); }} />
       </Sheet>
     </SurveyProvider>
   );

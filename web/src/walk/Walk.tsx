@@ -1,5 +1,5 @@
-import type { Finding, Station } from '@keen-gauge/core/finding';
-import { STATIONS } from '@keen-gauge/core/finding';
+import type { Assessment } from '@keen-gauge/core/assessment';
+import { STATIONS, type FindingGrade, type Station } from '@keen-gauge/core/finding';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { STATION_NAMES } from '../stations/station-names';
@@ -52,30 +52,31 @@ const End = styled.div`
   color: var(--quiet);
 `;
 
-/** What is open at each station. */
+/** How many things are open at a station, in a word or two, and whether one of them is dangerous. */
 export interface StationWork {
-  readonly asks: number;
-  readonly acts: number;
+  readonly open: number;
+  readonly words: string;
   readonly danger: boolean;
 }
 
-export function workAt(station: Station, findings: readonly Finding[]): StationWork {
-  const here = findings.filter((finding) => finding.station === station);
-  return {
-    asks: here.filter(({ grade }) => grade === 'ask').length,
-    acts: here.filter(({ grade }) => grade === 'act').length,
-    danger: here.some(({ grade }) => grade === 'danger'),
-  };
-}
-
-export function workWords({ asks, acts, danger }: StationWork): string {
-  const parts = [danger ? 'danger' : '', asks > 0 ? `${asks} to ask` : '', acts > 0 ? `${acts} to do` : ''].filter(Boolean);
-  return parts.length > 0 ? parts.join(', ') : 'settled';
+/** What is open at each station: its findings; at the route its reasons, at the pack what is missing. */
+export function workAt(station: Station, assessment: Assessment, missing: number): StationWork {
+  if (station === 'route') {
+    const { triggers, way } = assessment.route;
+    const words = triggers.length === 0 ? 'settled' : `${triggers.length} reason${triggers.length === 1 ? '' : 's'}`;
+    return { open: triggers.length, words, danger: way === 'hold' };
+  }
+  if (station === 'pack') return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
+  const here = assessment.findings.filter((finding) => finding.station === station);
+  const count = (wanted: FindingGrade): number => here.filter(({ grade }) => grade === wanted).length;
+  const [dangers, asks, acts] = [count('danger'), count('ask'), count('act')];
+  const parts = [dangers > 0 ? 'danger' : '', asks > 0 ? `${asks} to ask` : '', acts > 0 ? `${acts} to do` : ''];
+  return { open: dangers + asks + acts, words: parts.filter(Boolean).join(', ') || 'settled', danger: dangers > 0 };
 }
 
 /** A clamp round the cable: filled when settled, open with the count when not, barred when dangerous. */
 function StopMark({ work }: { readonly work: StationWork }) {
-  const open = work.asks + work.acts;
+  const { open } = work;
   if (work.danger)
     return (
       <svg width={30} height={30} viewBox="0 0 30 30" aria-hidden focusable="false">
@@ -97,14 +98,23 @@ function StopMark({ work }: { readonly work: StationWork }) {
   );
 }
 
+export interface WalkProps {
+  readonly jobId: string;
+  readonly current: Station;
+  readonly assessment: Assessment;
+  /** How many items the pack still lacks. */
+  readonly missing: number;
+  readonly onGo?: () => void;
+}
+
 /** The walk from the street inwards, along the cable: every station and what is open there. */
-export function Walk({ jobId, current, findings, onGo }: { readonly jobId: string; readonly current: Station; readonly findings: readonly Finding[]; readonly onGo?: () => void }) {
+export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
   return (
     <Rail aria-label="Stations">
       <End aria-hidden>the street</End>
       <Stops>
         {STATIONS.map((station) => {
-          const work = workAt(station, findings);
+          const work = workAt(station, assessment, missing);
           return (
             <li key={station}>
               <Stop
@@ -116,7 +126,7 @@ export function Walk({ jobId, current, findings, onGo }: { readonly jobId: strin
                 <span>
                   {STATION_NAMES[station]}
                   <span className="quiet" style={{ display: 'block', fontSize: '0.82rem', fontWeight: 400 }}>
-                    {workWords(work)}
+                    {work.words}
                   </span>
                 </span>
               </Stop>

@@ -1,0 +1,57 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const PROGRAM = join(__dirname, '../../../dist/server/assess.js');
+const HEAD = { format: 'keen-gauge-survey', version: 1 };
+
+function run(args: readonly string[], input: string | Buffer = '') {
+  const made = spawnSync(process.execPath, [PROGRAM, ...args], { input, encoding: 'utf8' });
+  return { status: made.status, out: made.stdout, lines: made.stderr.trim().split('\n').filter(Boolean) };
+}
+
+describe('the assess command', () => {
+  const survey = {
+    ...HEAD,
+    supply: { phases: 1, nodes: [{ id: 'c', kind: 'cut-out', ratingA: 80, evidence: 'label' }] },
+    loads: [{ id: 'heat', class: 'floor-warming', powerW: 2300 }],
+    proposals: [{ id: 'car', kind: 'vehicle-charger', ratedA: 32 }],
+  };
+
+  it('prints the assessment of a file as JSON and exits 0', () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'kg-')), 'survey.json');
+    writeFileSync(file, JSON.stringify(survey));
+    const { status, out, lines } = run([file]);
+    expect({ status, lines }).toEqual({ status: 0, lines: [] });
+    const made = JSON.parse(out) as { demand: { afterUnmanaged: { L1: { value: number; unit: string; working: object[] } } }; route: object };
+    expect(made.demand.afterUnmanaged.L1).toMatchObject({ value: 42, unit: 'A' });
+    expect(made.demand.afterUnmanaged.L1.working.length).toBeGreaterThan(0);
+    expect(made.route).toMatchObject({ way: 'ask-then-fit' });
+  });
+
+  it('reads standard input, a byte order mark forgiven, under the rules asked for', () => {
+    const { status, out } = run(['-', '--rules', 'gb-always-ask'], `\uFEFF${JSON.stringify(survey)}`);
+    expect(status).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({ rulePack: { id: 'gb-always-ask' } });
+  });
+
+  it.each<[string, readonly string[], string | Buffer, readonly (string | RegExp)[]]>([
+    ['faults, a line each', ['-'], JSON.stringify({ ...HEAD, loads: [{ id: 'a', class: 'lamp', powerW: -1 }], x: 1 }), [
+      /^\$\.loads\[0\]\.class: is "lamp"; expected one of lighting, /,
+      '$.loads[0].powerW: is -1; expected a number from 0 to 1000000 W',
+      '$.x: is not a known field; expected a known field',
+    ]],
+    ['not JSON', ['-'], '{', [/^\$: is not JSON .*; expected JSON$/]],
+    ['not UTF-8', ['-'], Buffer.from([0x22, 0xff, 0x22]), ['$: is not UTF-8 text; expected UTF-8 JSON']],
+    ['no such file', ['/nowhere/x.json'], '', ['$: cannot be read (ENOENT); expected a file']],
+    ['no such rules', ['-', '--rules', 'moon'], '{}', [/^--rules: is "moon"; expected one of gb-default, /]],
+    ['no file named', [], '', [/^usage: /]],
+    ['an unknown option', ['-', '--fast'], '', [/fast/, /^usage: /]],
+  ])('%s: exit 2', (_name, args, input, expected) => {
+    const { status, out, lines } = run(args, input);
+    expect({ status, out }).toEqual({ status: 2, out: '' });
+    for (const line of expected)
+      expect(lines.some((found) => (typeof line === 'string' ? found === line : line.test(found))) ? line : lines).toBe(line);
+  });
+});

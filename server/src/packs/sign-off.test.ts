@@ -1,0 +1,78 @@
+import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/read';
+import { createHash, randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import type { IncomingMessage } from 'node:http';
+import type { Agent } from 'supertest';
+import { makeJob, testBench, type MadeJob, type TestBench } from '../testing/bench';
+
+let bench: TestBench;
+let anna: Agent;
+let job: MadeJob;
+
+beforeAll(async () => {
+  bench = await testBench();
+  anna = await bench.as('anna@a.example');
+  job = await makeJob(anna);
+});
+afterAll(() => bench.close());
+
+const sign = (agent: Agent, body: object) => agent.post(`/api/jobs/${job.id}/packs`).send(body);
+
+function bytes(response: IncomingMessage, done: (error: Error | null, body: Buffer) => void): void {
+  const parts: Buffer[] = [];
+  response.on('data', (part: Buffer) => parts.push(part));
+  void once(response, 'end').then(() => {
+    done(null, Buffer.concat(parts));
+  });
+}
+
+describe('signing off', () => {
+  it('is for those who may', async () => {
+    const refused = await sign(await bench.as('alan@a.example'), { revisionId: job.revisionId, reason: 'x' }).expect(403);
+    expect(refused.body).toMatchObject({ title: 'Not yours to sign' });
+  });
+
+  it('refuses a revision that is no longer the newest', async () => {
+    await sign(anna, { revisionId: randomUUID(), reason: 'x' }).expect(409);
+  });
+
+  it('asks why, while something is missing', async () => {
+    const refused = await sign(anna, { revisionId: job.revisionId }).expect(422);
+    const { missing } = refused.body as { missing: { id: string }[] };
+    expect(missing.map(({ id }) => id)).toEqual(expect.arrayContaining(['meter-point-missing', 'fuse-rating-not-established', 'no-loads']));
+  });
+
+  it('freezes a numbered pack: JSON reads back the same, matches its fingerprint, and later edits leave it alone', async () => {
+    const made = await sign(anna, { revisionId: job.revisionId, reason: 'Operator asked for it early.' }).expect(201);
+    const pack = made.body as { id: string; number: number; fingerprint: string };
+    expect(pack).toMatchObject({ number: 1, route: 'ask-then-fit', reason: 'Operator asked for it early.', signedBy: 'anna' });
+    const json = (await anna.get(`/api/packs/${pack.id}/survey.json`).buffer().parse(bytes).expect(200)).body as Buffer;
+    expect(createHash('sha256').update(json).digest('hex')).toBe(pack.fingerprint);
+    const reading = readSurvey(JSON.parse(json.toString('utf8')));
+    expect('survey' in reading && plainSurvey(reading.survey)).toEqual(job.survey);
+
+    await anna
+      .post(`/api/jobs/${job.id}/survey/revisions`)
+      .send({ id: randomUUID(), parentId: job.revisionId, changes: [{ kind: 'set', path: ['notes'], to: 'later' }] })
+      .expect(201);
+    const again = (await anna.get(`/api/packs/${pack.id}/survey.json`).buffer().parse(bytes)).body as Buffer;
+    expect(again.equals(json)).toBe(true);
+  });
+
+  it('makes a tagged PDF in our own fonts', async () => {
+    const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string }[] };
+    const pdf = (await anna.get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`).buffer().parse(bytes).expect(200)).body as Buffer;
+    const text = pdf.toString('latin1');
+    expect(text.slice(0, 8)).toBe('%PDF-1.7');
+    expect(text).toContain('/MarkInfo');
+    expect(text).toContain('/StructTreeRoot');
+    expect(text).toContain('AtkinsonHyperlegible');
+  });
+
+  it('is not another firm’s to read', async () => {
+    const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string }[] };
+    const bea = await bench.as('bea@b.example');
+    await bea.get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`).expect(404);
+    await bea.get(`/api/packs/${packs[0]?.id ?? ''}/survey.json`).expect(404);
+  });
+});

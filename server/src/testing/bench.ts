@@ -1,0 +1,86 @@
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { Client, Pool } from 'pg';
+import pino from 'pino';
+import request, { type Agent } from 'supertest';
+import { prepareDatabase } from '../db/prepare';
+import { makeFirm } from '../demo/load';
+import type { DemoPerson } from '../demo/people';
+import { makeApp } from '../http/app';
+
+/** A whole application on a database of its own, with two firms that must never see each other. */
+export interface TestBench {
+  readonly owner: Pool;
+  readonly app: Pool;
+  readonly firms: readonly { readonly firmId: string; readonly personIds: readonly string[] }[];
+  /** A browser’s worth of cookies, signed in as that person. */
+  readonly as: (email: string) => Promise<Agent>;
+  readonly anyone: () => Agent;
+  /** What was logged, as text. */
+  readonly logged: () => string;
+  readonly close: () => Promise<void>;
+}
+
+export const PASSWORD = 'a long test password';
+
+const person = (email: string, maySignOff: boolean): DemoPerson => ({
+  email,
+  name: email.split('@')[0] ?? email,
+  role: 'surveyor',
+  maySignOff,
+  registration: 'T-1',
+});
+
+export async function testBench(): Promise<TestBench> {
+  const base = process.env['TEST_DATABASE_URL'];
+  if (!base) throw new Error('TEST_DATABASE_URL is not set; run through Jest’s own configuration.');
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  const admin = new Client({ connectionString: base });
+  await admin.connect();
+  await admin.query(`CREATE DATABASE ${name}`);
+  await admin.end();
+  const url = new URL(base);
+  url.pathname = `/${name}`;
+  const appUrl = await prepareDatabase(url.toString(), join(__dirname, '../db/migrations'));
+  const [owner, app] = [new Pool({ connectionString: url.toString() }), new Pool({ connectionString: appUrl })];
+  const rules = { rulePackId: 'gb-default' };
+  const firms = [
+    await makeFirm(owner, { name: 'Firm A', ...rules }, [person('anna@a.example', true), person('alan@a.example', false)], PASSWORD),
+    await makeFirm(owner, { name: 'Firm B', ...rules }, [person('bea@b.example', true)], PASSWORD),
+  ];
+  const lines: string[] = [];
+  const log = pino({ level: 'trace' }, { write: (line: string) => lines.push(line) });
+  const server = makeApp({ pool: app, sessionSecret: 'test', log });
+  return {
+    owner,
+    app,
+    firms,
+    anyone: () => request.agent(server),
+    as: async (email) => {
+      const agent = request.agent(server);
+      await agent.post('/api/session').send({ email, password: PASSWORD }).expect(200);
+      return agent;
+    },
+    logged: () => lines.join(''),
+    close: async () => {
+      await Promise.all([owner.end(), app.end()]);
+    },
+  };
+}
+
+export interface MadeJob {
+  readonly id: string;
+  readonly revisionId: string;
+  readonly survey: Survey;
+}
+
+/** A new job, as its maker sees it. */
+export async function makeJob(agent: Agent): Promise<MadeJob> {
+  const id = randomUUID();
+  await agent.post('/api/jobs').send({ id, place: '1 Test Lane', wanted: 'A charger' }).expect(201);
+  const head = await agent.get(`/api/jobs/${id}/survey`).expect(200);
+  const { revisionId, survey } = head.body as { revisionId: string; survey: Survey };
+  return { id, revisionId, survey };
+}
+
