@@ -2,7 +2,12 @@ const swc = {
   jsc: {
     target: 'es2022',
     parser: { syntax: 'typescript', tsx: true, decorators: true },
-    transform: { legacyDecorator: true, decoratorMetadata: false, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+    transform: {
+      legacyDecorator: true,
+      decoratorMetadata: false,
+      useDefineForClassFields: false,
+      react: { runtime: 'automatic' },
+    },
   },
   module: { type: 'commonjs' },
 };

@@ -2,14 +2,11 @@
  * `npm start`: everything needed to try Keen Gauge on a fresh machine, then the application itself. Uses nothing but
  * Node's own modules, since nothing else may be there yet. With DATABASE_URL set, that database is used instead.
  */
-import { spawn, spawnSync } from 'node:child_process';
-import { join } from 'node:path';
 import { ensureBuilt } from './machine/build.mjs';
 import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
-import { freePort } from './machine/ports.mjs';
+import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startKept } from './machine/postgres.mjs';
-import { ROOT } from './machine/root.mjs';
 
 const DEMO_PASSWORD = 'keen-gauge-demo';
 
@@ -28,36 +25,17 @@ async function main() {
 }
 
 async function serve(ownerUrl) {
-  const appUrl = prepare(ownerUrl);
-  const port = await freePort(Number(process.env.PORT ?? 4600));
-  const server = spawn(process.execPath, [join(ROOT, 'dist/server/main.js')], {
-    cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-    // Its own group: Ctrl-C reaches this script alone, which stops the server first and the database after it.
-    detached: true,
-    env: { ...process.env, APP_DATABASE_URL: appUrl, DATABASE_URL: '', PORT: String(port), LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
-  });
-  const ended = new Promise((resolve) => server.once('exit', resolve));
-  server.once('message', () => announce(port));
+  const server = await startServer(prepareDatabase(ownerUrl, { demo: true }), Number(process.env.PORT ?? 4600));
+  announce(server.port);
+  let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
-      if (!server.killed) console.log('\nStopping …');
-      server.kill('SIGTERM');
+      if (!stopping) console.log('\nStopping …');
+      stopping = true;
+      void server.stop();
     });
-  const code = await ended;
+  const code = await server.ended;
   if (code) process.exitCode = code;
-}
-
-/** Migrates and loads the demo data as the owner; the application itself only ever gets its own lesser role. */
-function prepare(ownerUrl) {
-  const made = spawnSync(process.execPath, [join(ROOT, 'dist/server/prepare.js'), '--demo'], {
-    cwd: ROOT,
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, DATABASE_URL: ownerUrl },
-  });
-  if (made.status !== 0) throw new Error('The database could not be prepared: see above.');
-  return made.stdout.trim();
 }
 
 function announce(port) {

@@ -4,7 +4,13 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [react()],
-  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2022', modulePreload: { polyfill: false }, assetsInlineLimit: 0 },
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    target: 'es2022',
+    modulePreload: { polyfill: false },
+    assetsInlineLimit: 0,
+  },
 
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 });

@@ -27,7 +27,16 @@ function survey(...changes: Change[]): Survey {
     { id: 'ring', class: 'socket-circuit', currentA: 20 },
   ];
   base.proposals = [
-    { id: 'car', kind: 'vehicle-charger', ratedA: 32, phases: 1, limiter: {}, typeTested: 'yes', canExport: 'no', parking: 'outdoors' },
+    {
+      id: 'car',
+      kind: 'vehicle-charger',
+      ratedA: 32,
+      phases: 1,
+      limiter: {},
+      typeTested: 'yes',
+      canExport: 'no',
+      parking: 'outdoors',
+    },
   ];
   for (const change of changes) change(base);
   const reading = readSurvey(JSON.parse(JSON.stringify(base)));
@@ -66,11 +75,25 @@ describe('default triggers, each alone', () => {
     ['looped', (s) => (s.intake.loop.status = 'feeds-next-door'), 'looped-or-unknown met'],
     ['loop not known', (s) => (s.intake.loop = {}), 'looped-or-unknown not-known'],
     ['not looped on signs alone', (s) => (s.intake.loop.evidence = 'signs-only'), 'looped-or-unknown not-known'],
-    ['fault to put right', (s) => s.intake.faults.push({ id: 'f', fault: 'heat-damage', grade: 'before-load-added' }), 'condition-first met'],
+    [
+      'fault to put right',
+      (s) => s.intake.faults.push({ id: 'f', fault: 'heat-damage', grade: 'before-load-added' }),
+      'condition-first met',
+    ],
     ['fault not graded', (s) => s.intake.faults.push({ id: 'f', fault: 'heat-damage' }), 'condition-first met'],
     ['nobody looked', (s) => delete s.intake.look, 'condition-first not-known'],
-    ['danger', (s) => s.intake.faults.push({ id: 'f', fault: 'exposed-live-parts', grade: 'make-safe-now' }), 'make-safe-now met'],
-    ['40 A equipment', (s) => { charger(s).ratedA = 36; }, 'equipment-above-32 met'],
+    [
+      'danger',
+      (s) => s.intake.faults.push({ id: 'f', fault: 'exposed-live-parts', grade: 'make-safe-now' }),
+      'make-safe-now met',
+    ],
+    [
+      '40 A equipment',
+      (s) => {
+        charger(s).ratedA = 36;
+      },
+      'equipment-above-32 met',
+    ],
     ['not registered', (s) => (charger(s).typeTested = 'no'), 'equipment-not-registered met'],
     ['register not known', (s) => delete charger(s).typeTested, 'equipment-not-registered not-known'],
     ['can export', (s) => (charger(s).canExport = 'yes'), 'can-export met'],
@@ -144,9 +167,11 @@ describe('limiting', () => {
     node(s, 'cut-out').ratingA = 60;
     s.loads = [{ id: 'hot', class: 'floor-warming', currentA: 40 }];
   };
-  const clamp = (setPointA: number, failSafeA: number, clampNodeId = 'meter'): Change => (s) => {
-    charger(s).limiter = { kind: 'clamp', setPointA, failSafeA, clampNodeId };
-  };
+  const clamp =
+    (setPointA: number, failSafeA: number, clampNodeId = 'meter'): Change =>
+    (s) => {
+      charger(s).limiter = { kind: 'clamp', setPointA, failSafeA, clampNodeId };
+    };
   it('full rate: 40 + 32 = 72 A against 60 A', () => {
     const made = settled(busy);
     expect(triggerIds(made)).toEqual(['demand-above-threshold met', 'demand-above-fuse met']);
@@ -159,7 +184,9 @@ describe('limiting', () => {
     expect(made.route.way).toBe('fit-then-notify');
   });
   it('a setting below 6 A is questioned', () => {
-    expect(findingIds(settled((s) => (charger(s).limiter = { kind: 'fixed', fixedA: 5 })))).toContain('setting-below-least');
+    expect(findingIds(settled((s) => (charger(s).limiter = { kind: 'fixed', fixedA: 5 })))).toContain(
+      'setting-below-least',
+    );
   });
   it('managed at 50 A: greater of 40 and lesser of (72, 50) = 50 A; the fuse holds, the unmanaged figure still asks', () => {
     const made = settled(busy, clamp(50, 6));
@@ -177,7 +204,10 @@ describe('limiting', () => {
   });
   it('does not hold when the fail-safe alone overloads: 40 + 32 at full fail-safe', () => {
     const made = settled(busy, clamp(50, 32));
-    expect(made.demand.limiter).toMatchObject({ holds: false, why: 'Cut-out: 12 A over its rating at the fail-safe current.' });
+    expect(made.demand.limiter).toMatchObject({
+      holds: false,
+      why: 'Cut-out: 12 A over its rating at the fail-safe current.',
+    });
     expect(made.demand.afterManaged.L1?.value).toBe(72);
   });
   it('counts what the clamp cannot see: set-point 50 + 25 A on the other side of the split = 75 A', () => {
@@ -239,9 +269,32 @@ describe('declaring by appliances', () => {
 const anySurvey = fc
   .record({
     phases: fc.option(fc.constantFrom<1 | 3>(1, 3), { nil: undefined }),
-    nodes: fc.array(fc.record({ kind: fc.constantFrom(...NODE_KINDS), parent: fc.nat(20), ratingA: fc.option(fc.integer({ min: 1, max: 200 }), { nil: undefined }) }), { maxLength: 8 }),
-    loads: fc.array(fc.record({ class: fc.constantFrom(...LOAD_CLASSES), powerW: fc.option(fc.nat(12000), { nil: undefined }), at: fc.option(fc.nat(20), { nil: undefined }), interlock: fc.option(fc.constantFrom('a', 'b'), { nil: undefined }) }), { maxLength: 8 }),
-    chargers: fc.array(fc.record({ ratedA: fc.option(fc.integer({ min: 1, max: 63 }), { nil: undefined }), at: fc.nat(20), clampAt: fc.nat(20), kind: fc.constantFrom('none', 'fixed', 'clamp') }), { maxLength: 2 }),
+    nodes: fc.array(
+      fc.record({
+        kind: fc.constantFrom(...NODE_KINDS),
+        parent: fc.nat(20),
+        ratingA: fc.option(fc.integer({ min: 1, max: 200 }), { nil: undefined }),
+      }),
+      { maxLength: 8 },
+    ),
+    loads: fc.array(
+      fc.record({
+        class: fc.constantFrom(...LOAD_CLASSES),
+        powerW: fc.option(fc.nat(12000), { nil: undefined }),
+        at: fc.option(fc.nat(20), { nil: undefined }),
+        interlock: fc.option(fc.constantFrom('a', 'b'), { nil: undefined }),
+      }),
+      { maxLength: 8 },
+    ),
+    chargers: fc.array(
+      fc.record({
+        ratedA: fc.option(fc.integer({ min: 1, max: 63 }), { nil: undefined }),
+        at: fc.nat(20),
+        clampAt: fc.nat(20),
+        kind: fc.constantFrom('none', 'fixed', 'clamp'),
+      }),
+      { maxLength: 2 },
+    ),
     loop: fc.constantFrom(undefined, ...LOOP_STATUSES),
     arrangement: fc.constantFrom(undefined, ...ARRANGEMENTS),
     answer: fc.constantFrom(undefined, ...ANSWERS),
@@ -252,12 +305,23 @@ const anySurvey = fc
     return {
       format: 'keen-gauge-survey',
       version: 1,
-      supply: { phases, nodes: nodes.map(({ parent, ...rest }, i) => ({ id: `n${i}`, ...rest, ...(i > 0 ? { fedFrom: `n${parent % i}` } : {}) })) },
+      supply: {
+        phases,
+        nodes: nodes.map(({ parent, ...rest }, i) => ({
+          id: `n${i}`,
+          ...rest,
+          ...(i > 0 ? { fedFrom: `n${parent % i}` } : {}),
+        })),
+      },
       intake: { loop: { status: loop } },
       earthing: { arrangement },
       loads: loads.map(({ at, ...rest }, i) => ({ id: `l${i}`, nodeId: nodeAt(at), ...rest })),
       proposals: chargers.map(({ at, clampAt, kind, ratedA }, i) => ({
-        id: `p${i}`, kind: 'vehicle-charger', ratedA, nodeId: nodeAt(at), typeTested: answer,
+        id: `p${i}`,
+        kind: 'vehicle-charger',
+        ratedA,
+        nodeId: nodeAt(at),
+        typeTested: answer,
         limiter: { kind, fixedA: 16, setPointA: 50, failSafeA: 6, clampNodeId: nodeAt(clampAt) },
       })),
     };
@@ -273,9 +337,10 @@ describe('assess is total', () => {
         expect(made.route.way).not.toBe('fit-then-notify');
         expect(made.nodes).toHaveLength(reading.survey.supply.nodes.length);
         expect(() => JSON.stringify(made)).not.toThrow();
-        for (const here of made.nodes) if (here.guard && here.managed)
-          for (const [phase, figure] of Object.entries(here.managed))
-            expect(figure.value ?? 0).toBeLessThanOrEqual((here.after[phase as 'L1']?.value ?? 0) + 1e-6);
+        for (const here of made.nodes)
+          if (here.guard && here.managed)
+            for (const [phase, figure] of Object.entries(here.managed))
+              expect(figure.value ?? 0).toBeLessThanOrEqual((here.after[phase as 'L1']?.value ?? 0) + 1e-6);
       }),
       { numRuns: 300 },
     );
@@ -283,7 +348,12 @@ describe('assess is total', () => {
 
   it('a guard that holds stays held when every rating rises', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 100 }), fc.integer({ min: 0, max: 60 }), fc.integer({ min: 6, max: 100 }), fc.integer({ min: 0, max: 32 }), fc.integer({ min: 0, max: 50 }),
+      fc.property(
+        fc.integer({ min: 10, max: 100 }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 6, max: 100 }),
+        fc.integer({ min: 0, max: 32 }),
+        fc.integer({ min: 0, max: 50 }),
         (ratingA, otherA, setPointA, failSafeA, riseA) => {
           const holds = (rating: number): boolean =>
             settled((s) => {
@@ -292,7 +362,8 @@ describe('assess is total', () => {
               charger(s).limiter = { kind: 'clamp', setPointA, failSafeA, clampNodeId: 'meter' };
             }).demand.limiter.holds;
           if (holds(ratingA)) expect(holds(ratingA + riseA)).toBe(true);
-        }),
+        },
+      ),
     );
   });
 });

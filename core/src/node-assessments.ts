@@ -36,16 +36,29 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
   const existing = connectedOn(inputs, inputs.counted);
   const everything = connectedOn(inputs, [...inputs.counted, ...inputs.proposed]);
   const before = setsBelow(tree, existing);
-  const after = setsBelow(tree, everything);
+  const added = setsBelow(tree, connectedOn(inputs, inputs.proposed));
+  const together = setsBelow(tree, everything);
+  // Where nothing is added the very list of before serves, and with it the demand already reckoned.
+  const after = (id: string): readonly Connected[] => (added.get(id)?.length ? together : before).get(id) ?? [];
   const charger = limit?.proposal.id;
-  const others = limit ? setsBelow(tree, without(everything, ({ id }) => id === charger)) : null;
-  const blind = limit ? setsBelow(tree, without(everything, (load, at) => limit.seenNodes.has(at) || load.id === charger)) : null;
+  const others = limit
+    ? setsBelow(
+        tree,
+        without(everything, ({ id }) => id === charger),
+      )
+    : null;
+  const blind = limit
+    ? setsBelow(
+        tree,
+        without(everything, (load, at) => limit.seenNodes.has(at) || load.id === charger),
+      )
+    : null;
   const chargerPhases = inputs.proposed.find(({ id }) => id === charger)?.phases ?? [];
 
   return tree.nodes.map((here) => {
     const { node } = here;
     const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap);
-    const then = nodeFigures('MD after', reckoner(after.get(node.id) ?? []), gap);
+    const then = nodeFigures('MD after', reckoner(after(node.id)), gap);
     const rating = ratingOf(inputs, node.id, node.ratingA);
     const ratingA = node.id === fuse.nodeId ? fuse.ratingA : (node.ratingA ?? null);
     const base = {
@@ -60,14 +73,12 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
     if (!limit?.seesCharger || !limit.way.has(here)) return { ...base, headroom: headroomOf(rating, then) };
 
     const unseen = reckoner(blind?.get(node.id) ?? []);
-    const flows = reckoner(others?.get(node.id) ?? []).map(
-      ({ phase, worked }, index): PhaseFlow => ({
-        phase,
-        other: { ...worked, label: 'Other demand' },
-        limitA: chargerPhases.includes(phase) ? limit.limitA : 0,
-        blind: { ...(unseen[index]?.worked ?? given('', 0, 'A')), label: 'Loads the clamp cannot see' },
-      }),
-    );
+    const flows = reckoner(others?.get(node.id) ?? []).map(({ phase, worked }, index): PhaseFlow => ({
+      phase,
+      other: { ...worked, label: 'Other demand' },
+      limitA: chargerPhases.includes(phase) ? limit.limitA : 0,
+      blind: { ...(unseen[index]?.worked ?? given('', 0, 'A')), label: 'Loads the clamp cannot see' },
+    }));
     const managed = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, limit, then[flow.phase])]));
     const verdict = guardOf(ratingA, flows, limit, then);
     return { ...base, managed, headroom: headroomOf(rating, verdict.holds ? managed : then), guard: verdict };
@@ -128,7 +139,8 @@ export function weakestNode(nodes: readonly NodeAssessment[]): { nodeId: string;
   let weakest: { nodeId: string; headroomA: number } | null = null;
   for (const { id, headroom } of nodes) {
     const leastA = leastHeadroom(headroom);
-    if (leastA !== null && (weakest === null || leastA < weakest.headroomA)) weakest = { nodeId: id, headroomA: leastA };
+    if (leastA !== null && (weakest === null || leastA < weakest.headroomA))
+      weakest = { nodeId: id, headroomA: leastA };
   }
   return weakest;
 }
@@ -152,6 +164,10 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Finding[] {
 }
 
 function leastHeadroom(headroom: PerPhase): number | null {
-  const known = Object.values(headroom).flatMap(({ value }) => (value === null ? [] : [value]));
-  return known.length > 0 ? Math.min(...known) : null;
+  let least: number | null = null;
+  for (const phase in headroom) {
+    const value = headroom[phase as Phase]?.value ?? null;
+    if (value !== null && (least === null || value < least)) least = value;
+  }
+  return least;
 }

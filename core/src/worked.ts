@@ -25,7 +25,7 @@ export interface Figure {
   readonly value: number | null;
   readonly unit: Unit;
   readonly bound: 'exact' | 'at-least';
-  readonly why?: string;
+  readonly why?: string | undefined;
   readonly working: readonly Step[];
 }
 
@@ -106,20 +106,35 @@ export function difference(label: string, from: Worked, less: Worked): Worked {
   );
 }
 
+/**
+ * A figure whose working is written on first reading. A class, because a getter in an object literal would cost a
+ * hidden class for every figure made.
+ */
+class LazyFigure implements Figure {
+  private written: readonly Step[] | undefined;
+
+  constructor(
+    readonly label: string,
+    readonly value: number,
+    readonly unit: Unit,
+    readonly bound: Figure['bound'],
+    readonly why: string | undefined,
+    private readonly steps: () => readonly Step[],
+  ) {}
+
+  get working(): readonly Step[] {
+    return (this.written ??= this.steps());
+  }
+
+  toJSON(): Figure {
+    const { label, value, unit, bound, why, working } = this;
+    return { label, value, unit, bound, ...(why === undefined ? {} : { why }), working };
+  }
+}
+
 /** A finished figure from a worked value, under another name if one is given. */
 export function figure(worked: Worked, bound: Figure['bound'] = 'exact', why?: string, label = worked.label): Figure {
-  const { value, unit } = worked;
-  let written: readonly Step[] | undefined;
-  return {
-    label,
-    value,
-    unit,
-    bound,
-    ...(why === undefined ? {} : { why }),
-    get working() {
-      return (written ??= worked.steps());
-    },
-  };
+  return new LazyFigure(label, worked.value, worked.unit, bound, why, worked.steps);
 }
 
 /** A figure taken up again as an input; `value` is its value, known not to be null. */

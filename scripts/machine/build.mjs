@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { oneAtATime } from './one-at-a-time.mjs';
 import { ROOT, RUN } from './root.mjs';
 
 const SOURCES = {
@@ -12,6 +13,10 @@ const SOURCES = {
 
 /** Builds `server` or `web` if its sources changed since it was last built. */
 export function ensureBuilt(room) {
+  oneAtATime(`build-${room}`, () => build(room));
+}
+
+function build(room) {
   const stampFile = join(RUN, `${room}.built`);
   const stamp = fingerprint(SOURCES[room]);
   const built = existsSync(join(ROOT, 'dist', room));

@@ -9,7 +9,9 @@ const POSTGRES = '/usr/lib/postgresql';
 export function postgresBinaries() {
   if (!existsSync(POSTGRES)) return null;
   const versions = readdirSync(POSTGRES).sort((a, b) => Number(b) - Number(a));
-  return versions.map((version) => join(POSTGRES, version, 'bin')).find((bin) => existsSync(join(bin, 'initdb'))) ?? null;
+  return (
+    versions.map((version) => join(POSTGRES, version, 'bin')).find((bin) => existsSync(join(bin, 'initdb'))) ?? null
+  );
 }
 
 /** Chromium's program, or null. */

@@ -55,14 +55,23 @@ export async function startKept() {
 }
 
 /** A database that lasts as long as one test run; durability is off, since nothing in it is kept. */
-export async function startThrowaway() {
+export function startThrowaway() {
+  return startTemporary(['fsync=off', 'synchronous_commit=off', 'full_page_writes=off']);
+}
+
+/** A database that lasts as long as one bench, as durable as a real one, so that what is measured is honest. */
+export function startBench() {
+  return startTemporary([]);
+}
+
+async function startTemporary(settings) {
   const home = mkdtempSync(join(tmpdir(), 'keen-gauge-test-'));
   chmodSync(home, 0o700);
   ownedByPostgres(home);
   const password = randomBytes(12).toString('base64url');
   initialise(home, password);
   const data = join(home, 'data');
-  const port = await start(data, join(home, 'log'), 5560, ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off']);
+  const port = await start(data, join(home, 'log'), 5560, settings);
   return {
     url: urlOf(password, port),
     stop: () => {
@@ -87,9 +96,13 @@ async function start(data, log, preferredPort, settings) {
   for (let attempt = 0; ; attempt += 1) {
     const port = await freePort(preferredPort + attempt * 7);
     const options = [`port=${port}`, 'listen_addresses=127.0.0.1', "unix_socket_directories=''", ...settings];
-    const started = run('pg_ctl', ['-D', data, '-l', log, '-w', '-o', options.map((o) => `-c ${o}`).join(' '), 'start'], {
-      allowFailure: true,
-    });
+    const started = run(
+      'pg_ctl',
+      ['-D', data, '-l', log, '-w', '-o', options.map((o) => `-c ${o}`).join(' '), 'start'],
+      {
+        allowFailure: true,
+      },
+    );
     if (started) return port;
     // Another program may take the port between the look and the start.
     if (attempt === 4) throw new Error(`PostgreSQL did not start; its log is ${log}.`);

@@ -20,7 +20,10 @@ export function allowedCurrent(allowance: Allowance, drawn: readonly Drawn[]): n
       return total - rest + (rest * allowance.restPercent) / 100 + controlSockets(drawn) * allowance.perControlSocketA;
     }
     case 'ranked':
-      return ranks(allowance, drawn).reduce((total, rank) => total + (rank.currentA * rank.count * rank.percent) / 100, 0);
+      return ranks(allowance, drawn).reduce(
+        (total, rank) => total + (rank.currentA * rank.count * rank.percent) / 100,
+        0,
+      );
   }
 }
 

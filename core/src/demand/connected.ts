@@ -92,11 +92,7 @@ function runningCurrent(load: Load, label: string, volts: number, shares: number
 }
 
 /** New equipment as a connected load drawing `currentA` on each of its phases. */
-export function connectedProposal(
-  proposal: Proposal,
-  currentA: number | null,
-  supply: readonly Phase[],
-): Connected {
+export function connectedProposal(proposal: Proposal, currentA: number | null, supply: readonly Phase[]): Connected {
   return {
     id: proposal.id,
     label: proposal.label ?? 'New vehicle charger',

@@ -48,7 +48,10 @@ export function loadFindings(survey: Survey, connected: readonly Connected[]): F
         field: 'loads.phase',
       });
   }
-  if (gap === undefined && !survey.loads.some(({ class: kind }) => kind === 'socket-circuit' || kind === 'socket-appliance'))
+  if (
+    gap === undefined &&
+    !survey.loads.some(({ class: kind }) => kind === 'socket-circuit' || kind === 'socket-appliance')
+  )
     findings.push({
       id: 'no-sockets',
       grade: 'ask',
@@ -87,5 +90,13 @@ function declarationFindings(survey: Survey, connected: readonly Connected[]): F
     ];
   return basisShortfall(connected, 'circuits') === undefined
     ? []
-    : [{ ...about, grade: 'note', id: 'circuits-incomplete', title: 'The figure by circuits is not complete.', remedy: 'List the socket circuits to compare the two.' }];
+    : [
+        {
+          ...about,
+          grade: 'note',
+          id: 'circuits-incomplete',
+          title: 'The figure by circuits is not complete.',
+          remedy: 'List the socket circuits to compare the two.',
+        },
+      ];
 }

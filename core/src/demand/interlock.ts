@@ -25,7 +25,9 @@ export function worstTogether<L extends Locked>(loads: readonly L[], demandA: (r
   }
   const open: L[][] = [];
   for (const group of groups.values()) {
-    const plain = group.every((load) => load.class === group[0]?.class && load.count === 1 && load.controlSockets === 0);
+    const plain = group.every(
+      (load) => load.class === group[0]?.class && load.count === 1 && load.controlSockets === 0,
+    );
     if (plain) free.push(largest(group));
     else open.push(group);
   }

@@ -26,9 +26,10 @@ describe('the worked home of the guide', () => {
   const lighting: Partial<Load> = { class: 'lighting', powerW: 180, fixedLed: true };
   const cooker: Partial<Load> = { class: 'cooking', powerW: 7000, controlUnitsWithSocket: 1 };
   const ring: Partial<Load> = { class: 'socket-circuit', currentA: 32 };
-  const appliances = [3000, 2400, 2100, 2000, 1000, 800].map(
-    (powerW): Partial<Load> => ({ class: 'socket-appliance', powerW }),
-  );
+  const appliances = [3000, 2400, 2100, 2000, 1000, 800].map((powerW): Partial<Load> => ({
+    class: 'socket-appliance',
+    powerW,
+  }));
   const home = [lighting, cooker, ring, ring, ...appliances].map((load, index) =>
     connectedLoad({ id: `l${index}`, ...load } as Load, single, gbDefault),
   );
@@ -77,27 +78,59 @@ describe('showers', () => {
 
 describe('household allowances by hand', () => {
   const cases: readonly [string, readonly Partial<Load>[], number][] = [
-    ['12 filament points of 60 W count 100 W each: 12 × 0.4348 × 66 % = 3.443', [{ class: 'lighting', powerW: 60, quantity: 12 }], 3.4435],
-    ['filament points of 150 W keep their own: 2 × 0.6522 × 66 % = 0.861', [{ class: 'lighting', powerW: 150, quantity: 2 }], 0.8609],
+    [
+      '12 filament points of 60 W count 100 W each: 12 × 0.4348 × 66 % = 3.443',
+      [{ class: 'lighting', powerW: 60, quantity: 12 }],
+      3.4435,
+    ],
+    [
+      'filament points of 150 W keep their own: 2 × 0.6522 × 66 % = 0.861',
+      [{ class: 'lighting', powerW: 150, quantity: 2 }],
+      0.8609,
+    ],
     ['heating 2 kW, under 10 A, in full: 8.696', [{ class: 'heating-and-power', powerW: 2000 }], 8.6957],
-    ['heating 3 × 2.4 kW: 31.304 → 10 + 50 % × 21.304 = 20.652', [{ class: 'heating-and-power', powerW: 2400, quantity: 3 }], 20.6522],
-    ['oven 3 kW and hob 7 kW together, one socket: 43.478 → 10 + 30 % × 33.478 + 5 = 25.043', [
-      { class: 'cooking', powerW: 3000, controlUnitsWithSocket: 0 },
-      { class: 'cooking', powerW: 7000, controlUnitsWithSocket: 1 },
-    ], 25.0435],
+    [
+      'heating 3 × 2.4 kW: 31.304 → 10 + 50 % × 21.304 = 20.652',
+      [{ class: 'heating-and-power', powerW: 2400, quantity: 3 }],
+      20.6522,
+    ],
+    [
+      'oven 3 kW and hob 7 kW together, one socket: 43.478 → 10 + 30 % × 33.478 + 5 = 25.043',
+      [
+        { class: 'cooking', powerW: 3000, controlUnitsWithSocket: 0 },
+        { class: 'cooking', powerW: 7000, controlUnitsWithSocket: 1 },
+      ],
+      25.0435,
+    ],
     ['hob under 10 A, no socket: 8.696', [{ class: 'cooking', powerW: 2000, controlUnitsWithSocket: 0 }], 8.6957],
-    ['socket at the cooker not known: one is counted: 8.696 + 5 = 13.696', [{ class: 'cooking', powerW: 2000 }], 13.6957],
+    [
+      'socket at the cooker not known: one is counted: 8.696 + 5 = 13.696',
+      [{ class: 'cooking', powerW: 2000 }],
+      13.6957,
+    ],
     ['immersion 3 kW in full: 13.043', [{ class: 'thermostatic-water-heating', powerW: 3000 }], 13.0435],
     ['storage heaters 4 × 3.4 kW in full: 59.130', [{ class: 'storage-heating', powerW: 3400, quantity: 4 }], 59.1304],
     ['floor warming 1.2 kW in full: 5.217', [{ class: 'floor-warming', powerW: 1200 }], 5.2174],
-    ['rings 32, 32 and a 20 A radial: 32 + 40 % × 52 = 52.8', [
-      { class: 'socket-circuit', currentA: 20 },
-      { class: 'socket-circuit', currentA: 32, quantity: 2 },
-    ], 52.8],
+    [
+      'rings 32, 32 and a 20 A radial: 32 + 40 % × 52 = 52.8',
+      [
+        { class: 'socket-circuit', currentA: 20 },
+        { class: 'socket-circuit', currentA: 32, quantity: 2 },
+      ],
+      52.8,
+    ],
     ['pump 1.1 kW at power factor 0.8: 5.978 in full', [{ class: 'motor', powerW: 1100, powerFactor: 0.8 }], 5.9783],
     ['volt-amperes need no power factor: 4600 VA = 20', [{ class: 'motor', apparentVA: 4600 }], 20],
-    ['heat pump 16 A with 3 kW back-up not shown locked out: 29.043', [{ class: 'heat-pump', currentA: 16, backupHeaterW: 3000 }], 29.0435],
-    ['heat pump 16 A, back-up locked out: 16', [{ class: 'heat-pump', currentA: 16, backupHeaterW: 3000, backupWithCompressor: 'no' }], 16],
+    [
+      'heat pump 16 A with 3 kW back-up not shown locked out: 29.043',
+      [{ class: 'heat-pump', currentA: 16, backupHeaterW: 3000 }],
+      29.0435,
+    ],
+    [
+      'heat pump 16 A, back-up locked out: 16',
+      [{ class: 'heat-pump', currentA: 16, backupHeaterW: 3000, backupWithCompressor: 'no' }],
+      16,
+    ],
     ['kiln 6 kW in full: 26.087', [{ class: 'hot-tub-sauna-kiln-welder', powerW: 6000 }], 26.087],
     ['vehicle 32 A in full', [{ class: 'ev-charging', currentA: 32 }], 32],
   ];
@@ -108,7 +141,10 @@ describe('household allowances by hand', () => {
 
 describe('other premises by hand', () => {
   it('shop: lighting 2 kW fixed LED × 90 % = 7.826', () => {
-    expect(demandA([{ class: 'lighting', powerW: 2000, fixedLed: true }], 'small-shop-or-office')).toBeCloseTo(7.826, 3);
+    expect(demandA([{ class: 'lighting', powerW: 2000, fixedLed: true }], 'small-shop-or-office')).toBeCloseTo(
+      7.826,
+      3,
+    );
   });
   it('shop cooking 5, 3, 2, 2 kW: 21.739 + 80 % × 13.043 + 60 % × 17.391 = 42.609', () => {
     const [a = 0, b = 0, c = 0] = kw(5, 3, 2);
@@ -173,7 +209,9 @@ describe('laws of demand', () => {
     fc.assert(
       fc.property(fc.array(anyLoad, { maxLength: 12 }), anyLoad, premises, (loads, more, kind) => {
         for (const phase of ['L1', 'L2', 'L3'] as const)
-          expect(demandOn(phase, [...loads, more], kind, 3)).toBeGreaterThanOrEqual(demandOn(phase, loads, kind, 3) - 1e-9);
+          expect(demandOn(phase, [...loads, more], kind, 3)).toBeGreaterThanOrEqual(
+            demandOn(phase, loads, kind, 3) - 1e-9,
+          );
       }),
     );
   });

@@ -1,6 +1,6 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Allowance, RulePack } from '../rules/rule-pack';
 import { LOAD_CLASSES, type Basis, type LoadClass, type Phase, type Premises } from '../survey/words';
-import { figure, reckon, sum, unknownFigure, type Figure, type Worked } from '../worked';
+import { figure, reckon, sum, unknownFigure, type Figure, type Step, type StepWords, type Worked } from '../worked';
 import { allowanceWords, allowedCurrent } from './allowance';
 import type { Connected } from './connected';
 import { worstTogether } from './interlock';
@@ -50,27 +50,44 @@ export function demandOnPhase(
   premises: Premises,
   pack: RulePack,
 ): PhaseDemand {
-  const here = loads.filter((load) => load.phases.includes(phase));
-  const sized = here.filter((load): load is Sized => load.currentA !== null);
   const table = pack.allowances.value[premises];
-  const running = worstTogether(sized, (set) =>
-    [...byClass(set)].reduce((total, [kind, members]) => total + allowedCurrent(table[kind], members), 0),
-  );
+  const total = (set: readonly Sized[]): number => {
+    let amperes = 0;
+    for (const [kind, members] of byClass(set)) amperes += allowedCurrent(table[kind], members);
+    return amperes;
+  };
+  const here: Sized[] = [];
+  let complete = true;
+  let interlocked = false;
+  for (const load of loads) {
+    if (!load.phases.includes(phase)) continue;
+    if (!isSized(load)) complete = false;
+    else here.push(load);
+    interlocked ||= Boolean(load.interlock);
+  }
+  const running = interlocked ? worstTogether(here, total) : here;
+  const label = 'Maximum demand';
+  const steps = (): readonly Step[] => sum(label, 'A', partsByClass(running, table, pack)).steps();
+  return { phase, worked: { label, value: total(running), unit: 'A', steps }, complete };
+}
+
+/** The same demand class by class, each with its working. */
+function partsByClass(
+  running: readonly Sized[],
+  table: Readonly<Record<LoadClass, Allowance>>,
+  pack: RulePack,
+): Worked[] {
   const classes = byClass(running);
-  const parts = LOAD_CLASSES.flatMap((kind) => {
+  return LOAD_CLASSES.flatMap((kind) => {
     const members = classes.get(kind);
     if (!members) return [];
-    return [
-      reckon(
-        CLASS_NAMES[kind],
-        allowedCurrent(table[kind], members),
-        'A',
-        () => ({ ...allowanceWords(table[kind], members), source: pack.allowances.source }),
-        members,
-      ),
-    ];
+    const words = (): StepWords => ({ ...allowanceWords(table[kind], members), source: pack.allowances.source });
+    return [reckon(CLASS_NAMES[kind], allowedCurrent(table[kind], members), 'A', words, members)];
   });
-  return { phase, worked: sum('Maximum demand', 'A', parts), complete: sized.length === here.length };
+}
+
+function isSized(load: Connected): load is Sized {
+  return load.currentA !== null;
 }
 
 function byClass(loads: readonly Sized[]): Map<LoadClass, Sized[]> {

@@ -43,7 +43,6 @@ export function headroomOf(rating: Figure, after: PerPhase): PerPhase {
   );
 }
 
-
 /** Amperes on every phase as kVA at the nominal voltage. */
 export function apparentPower(label: string, demand: PerPhase, pack: RulePack): Figure {
   const found = Object.values(demand);
@@ -63,4 +62,3 @@ export function apparentPower(label: string, demand: PerPhase, pack: RulePack): 
     partial?.why,
   );
 }
-

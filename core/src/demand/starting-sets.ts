@@ -7,7 +7,14 @@ export interface StartingSet {
   readonly loads: readonly Load[];
 }
 
-const ledLighting: Load = { id: 'lighting', class: 'lighting', label: 'LED lighting', powerW: 10, quantity: 18, fixedLed: true };
+const ledLighting: Load = {
+  id: 'lighting',
+  class: 'lighting',
+  label: 'LED lighting',
+  powerW: 10,
+  quantity: 18,
+  fixedLed: true,
+};
 const rings: readonly Load[] = [
   { id: 'ring-down', class: 'socket-circuit', label: 'Ring, downstairs', currentA: 32 },
   { id: 'ring-up', class: 'socket-circuit', label: 'Ring, upstairs', currentA: 32 },
@@ -27,7 +34,12 @@ const cooker: Load = {
   controlUnitsWithSocket: 1,
 };
 const shower: Load = { id: 'shower', class: 'instantaneous-water-heating', label: 'Electric shower', powerW: 9500 };
-const immersion: Load = { id: 'immersion', class: 'thermostatic-water-heating', label: 'Immersion heater', powerW: 3000 };
+const immersion: Load = {
+  id: 'immersion',
+  class: 'thermostatic-water-heating',
+  label: 'Immersion heater',
+  powerW: 3000,
+};
 
 export const STARTING_SETS: readonly StartingSet[] = [
   {

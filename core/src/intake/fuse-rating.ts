@@ -57,7 +57,8 @@ export function fuseFindings(device: SupplyNode | undefined, rating: FuseRating)
       grade: 'ask',
       station: 'cut-out',
       title: unestablishedTitle(device),
-      remedy: 'Look for a rating on a label, tag or window with the seal intact, or ask the operator for the fuse rating.',
+      remedy:
+        'Look for a rating on a label, tag or window with the seal intact, or ask the operator for the fuse rating.',
       askOf: 'operator',
       field: 'supply.nodes.evidence',
       ...(rating.nodeId === null ? {} : { subjectId: rating.nodeId }),

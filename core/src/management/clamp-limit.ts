@@ -44,10 +44,18 @@ export function limiterVerdict(
   if (kinds.includes('clamp')) {
     if (!limit) return { kind: 'clamp', holds: false, why: 'The clamp’s settings are not complete.' };
     if (!limit.seesCharger)
-      return { kind: 'clamp', holds: false, why: 'The clamp does not carry the charger’s current: it misleads the controller.' };
+      return {
+        kind: 'clamp',
+        holds: false,
+        why: 'The clamp does not carry the charger’s current: it misleads the controller.',
+      };
     const failing = nodes.find(({ guard }) => guard && !guard.holds);
     if (failing?.guard) return { kind: 'clamp', holds: false, why: `${failing.label}: ${failing.guard.why}` };
-    return { kind: 'clamp', holds: true, why: 'Every node between the street and the charger stays within its rating.' };
+    return {
+      kind: 'clamp',
+      holds: true,
+      why: 'Every node between the street and the charger stays within its rating.',
+    };
   }
   if (!kinds.includes('fixed')) return { kind: 'none', holds: false, why: 'No limiter.' };
   const set = survey.proposals.every(({ limiter }) => limiter.kind !== 'fixed' || limiter.fixedA !== undefined);

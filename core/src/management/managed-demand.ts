@@ -24,7 +24,8 @@ export function managedDemand(flow: NodeFlow, clamp: ClampSettings): Worked {
     value,
     'A',
     () => ({
-      expression: 'greater of other demand and the lesser of (other + charger limit, set-point + loads the clamp cannot see)',
+      expression:
+        'greater of other demand and the lesser of (other + charger limit, set-point + loads the clamp cannot see)',
       substituted: `greater of ${written(flow.other.value)} and lesser of (${written(together)}, ${written(held)}) = ${written(value)} A`,
     }),
     [flow.other, flow.blind],

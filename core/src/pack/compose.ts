@@ -130,7 +130,10 @@ function siteSection({ place }: Survey): Section {
 }
 
 function installerSection({ firm, name, registration }: SignedBy): Section {
-  return { title: 'Installer', rows: [row('Firm', firm), row('Signed for by', name), row('Registration', registration)] };
+  return {
+    title: 'Installer',
+    rows: [row('Firm', firm), row('Signed for by', name), row('Registration', registration)],
+  };
 }
 
 const LOOP_WORDS = {
@@ -153,14 +156,20 @@ function supplySection(survey: Survey, { supply, nodes }: Assessment): Section {
       row('Phases', survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single'),
       row(
         'Cut-out fuse',
-        supply.ratingEstablished ? `${supply.rating.value ?? ''} A` : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
+        supply.ratingEstablished
+          ? `${supply.rating.value ?? ''} A`
+          : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
         `Evidence: ${supply.evidence ?? 'none'}${cutOut?.evidenceNote ? `; ${cutOut.evidenceNote}` : ''}`,
       ),
       ...(cutOut?.holderMaximumA === undefined ? [] : [row('Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
       ...nodes
         .filter(({ ratingA, kind }) => ratingA !== null && kind !== 'cut-out')
         .map(({ label, ratingA }) => row(label, `${ratingA ?? ''} A`)),
-      row('Loop status', intake.loop.status && LOOP_WORDS[intake.loop.status], intake.loop.evidence?.replaceAll('-', ' ')),
+      row(
+        'Loop status',
+        intake.loop.status && LOOP_WORDS[intake.loop.status],
+        intake.loop.evidence?.replaceAll('-', ' '),
+      ),
       row('Condition', intake.look && looks[intake.look]),
       ...faults.map((text) => row('Fault', text)),
       row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
@@ -202,8 +211,16 @@ function equipmentSection(proposal: Proposal): Section {
     title: `New equipment: ${proposal.label ?? 'vehicle charger'}`,
     rows: [
       row('Make and model', proposal.makeAndModel),
-      row('Rated current', amperes(proposal.ratedA), proposal.phases === 3 ? 'on each of three phases' : 'single-phase'),
-      row('On the type-tested register', proposal.typeTested && ANSWER_WORDS[proposal.typeTested], proposal.registerReference),
+      row(
+        'Rated current',
+        amperes(proposal.ratedA),
+        proposal.phases === 3 ? 'on each of three phases' : 'single-phase',
+      ),
+      row(
+        'On the type-tested register',
+        proposal.typeTested && ANSWER_WORDS[proposal.typeTested],
+        proposal.registerReference,
+      ),
       row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
       row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
       row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen]),
@@ -228,7 +245,9 @@ function routeSection({ route, demand, rulePack }: Assessment): Section {
       ...route.triggers.map(({ title, evidence, state }) =>
         row(state === 'met' ? 'Because' : 'Because not known', title, evidence),
       ),
-      ...(demand.limiter.kind === 'none' ? [] : [row('Limiter', demand.limiter.holds ? 'Holds' : 'Does not hold', demand.limiter.why)]),
+      ...(demand.limiter.kind === 'none'
+        ? []
+        : [row('Limiter', demand.limiter.holds ? 'Holds' : 'Does not hold', demand.limiter.why)]),
     ],
   };
 }

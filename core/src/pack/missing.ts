@@ -18,13 +18,16 @@ export function missingItems(survey: Survey, assessment: Assessment): Missing[] 
   const { place } = survey;
   const needs: (Missing | false)[] = [
     !place.customerName && need('customer-name', 'The customer’s name.', 'place', 'customer'),
-    !place.customerPhone && !place.customerEmail && need('customer-contact', 'A telephone number or e-mail address for the customer.', 'place', 'customer'),
+    !place.customerPhone &&
+      !place.customerEmail &&
+      need('customer-contact', 'A telephone number or e-mail address for the customer.', 'place', 'customer'),
     !place.postcode && need('postcode', 'The postcode.', 'place', 'customer'),
     !place.operatorName && need('operator-name', 'The network operator’s name.', 'place', 'surveyor'),
     ...survey.proposals.flatMap((proposal) => {
       const name = proposal.label ?? 'New charger';
       return [
-        !proposal.makeAndModel && need('make-and-model', `${name}: make and model as on its plate.`, 'charger', 'surveyor'),
+        !proposal.makeAndModel &&
+          need('make-and-model', `${name}: make and model as on its plate.`, 'charger', 'surveyor'),
         proposal.typeTested === 'yes' &&
           !proposal.registerReference &&
           need('register-reference', `${name}: its type-test register reference.`, 'charger', 'surveyor'),

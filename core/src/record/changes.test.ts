@@ -36,8 +36,8 @@ describe('changes between documents', () => {
     fc.assert(
       fc.property(document, fc.constantFrom('p', 'q'), fc.nat(9), (base, town, watts) => {
         const start = { ...(base as object), place: { town: 'old' }, loads: [{ id: 'a', watts: 1 }] } as Value;
-        const mine = diff(start, { ...(start as object), place: { town } } as Value);
-        const theirs = diff(start, { ...(start as object), loads: [{ id: 'a', watts }] } as Value);
+        const mine = diff(start, { ...(start as object), place: { town } });
+        const theirs = diff(start, { ...(start as object), loads: [{ id: 'a', watts }] });
         const one = apply(apply(start, mine).document, theirs);
         const other = apply(apply(start, theirs).document, mine);
         expect(one.conflicts).toEqual([]);

@@ -16,7 +16,11 @@ export function meterPoint(typed: string | undefined): MeterPoint {
   if (digits === '') return { state: 'missing' };
   const wrongAt = digits.search(/\D/);
   if (wrongAt >= 0)
-    return { state: 'faulty', fault: 'digit', says: `“${digits.charAt(wrongAt)}” is not a digit (place ${wrongAt + 1}).` };
+    return {
+      state: 'faulty',
+      fault: 'digit',
+      says: `“${digits.charAt(wrongAt)}” is not a digit (place ${wrongAt + 1}).`,
+    };
   if (digits.length !== 13 && digits.length !== 21)
     return {
       state: 'faulty',

@@ -9,7 +9,8 @@ export function placeFindings(survey: Survey): Finding[] {
   const ask = (id: string, title: string, remedy: string, askOf: Finding['askOf'], field: string): void => {
     findings.push({ id, grade: 'ask', station: 'place', title, remedy, field, ...(askOf ? { askOf } : {}) });
   };
-  if (!place.addressLine1) ask('address-missing', 'The address is not recorded.', 'Enter it.', 'customer', 'place.addressLine1');
+  if (!place.addressLine1)
+    ask('address-missing', 'The address is not recorded.', 'Enter it.', 'customer', 'place.addressLine1');
   const number = meterPoint(place.meterPointNumber);
   if (number.state === 'missing')
     ask(

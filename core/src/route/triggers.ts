@@ -170,7 +170,9 @@ const typeTested: Rule = ({ survey }) => {
   return trigger({
     id: 'equipment-not-registered',
     state: known ? 'met' : 'not-known',
-    title: known ? 'Equipment is not on the type-tested register' : 'Equipment is not shown to be on the type-tested register',
+    title: known
+      ? 'Equipment is not on the type-tested register'
+      : 'Equipment is not shown to be on the type-tested register',
     evidence: short.map(({ label }) => label ?? 'New equipment').join('; '),
     clearedBy: 'equipment on the operators’ type-tested register',
     station: 'charger',
@@ -185,7 +187,9 @@ const canExport: Rule = ({ survey }) => {
   return trigger({
     id: 'can-export',
     state: known ? 'met' : 'not-known',
-    title: known ? 'Equipment can export: generation has its own route' : 'It is not known whether the equipment can export',
+    title: known
+      ? 'Equipment can export: generation has its own route'
+      : 'It is not known whether the equipment can export',
     evidence: open.map(({ label }) => label ?? 'New equipment').join('; '),
     clearedBy: known ? 'equipment that cannot export' : 'the maker’s data saying it cannot export',
     station: 'charger',

@@ -57,7 +57,13 @@ function treeFaults(survey: Survey, known: ReadonlySet<string>): Fault[] {
     if (node.fedFrom === undefined) {
       roots += 1;
       return roots > 1
-        ? [{ path, wrong: 'is missing on a second node', expected: 'only one node without a feeder, nearest the street' }]
+        ? [
+            {
+              path,
+              wrong: 'is missing on a second node',
+              expected: 'only one node without a feeder, nearest the street',
+            },
+          ]
         : [];
     }
     if (!known.has(node.fedFrom)) return danglingFault(path, node.fedFrom, known);

@@ -23,7 +23,8 @@ export function isObject(value: unknown): value is Record<string, unknown> {
 /** A short rendering of a value for a message; never the whole of a long one. */
 export function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = JSON.stringify(value) ?? String(value);
+  // Not a JSON value at all (a function, say) has no text; its kind is named instead.
+  const text = (JSON.stringify(value) as string | undefined) ?? typeof value;
   return text.length > 40 ? `${text.slice(0, 37)}…` : text;
 }
 

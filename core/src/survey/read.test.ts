@@ -6,7 +6,9 @@ import { plainSurvey, readSurvey, type Reading } from './read';
 const head = { format: 'keen-gauge-survey', version: 1 };
 
 function faultsOf(reading: Reading): string[] {
-  return 'faults' in reading ? reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`) : [];
+  return 'faults' in reading
+    ? reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`)
+    : [];
 }
 const faults = (input: unknown): string[] => faultsOf(readSurvey(input));
 
@@ -40,12 +42,15 @@ describe('reading a survey', () => {
         ...head,
         place: { premises: 'castle' },
         supply: { nodes: [{ id: 'a', kind: 'cut-out', ratingA: 1e9 }] },
-        loads: [{ id: 'x', class: 'cooking', powerW: -5, watts: 3 }, { id: 'y', class: 'cooking', quantity: 1.5 }],
+        loads: [
+          { id: 'x', class: 'cooking', powerW: -5, watts: 3 },
+          { id: 'y', class: 'cooking', quantity: 1.5 },
+        ],
       }),
     ).toEqual([
       '$.place.premises: is "castle"; expected one of household, small-shop-or-office, guest-house',
       '$.supply.nodes[0].ratingA: is 1000000000; expected a number from 1 to 3000 A',
-      '$.loads[0].watts: is not a known field; expected a field of the format',
+      '$.loads[0].watts: is not a known field; expected a known field',
       '$.loads[0].powerW: is -5; expected a number from 0 to 1000000 W',
       '$.loads[1].quantity: is 1.5; expected a whole number from 1 to 1000',
     ]);
@@ -56,16 +61,66 @@ describe('reading a survey', () => {
     ['null', null, '$: is null; expected a survey object'],
     ['no format', { version: 1 }, '$.format: is missing; expected "keen-gauge-survey"'],
     ['a later version', { ...head, version: 2 }, '$.version: is 2; expected 1'],
-    ['null inside', { ...head, place: null }, '$.place: is null; expected a value, or the field left out when not known'],
+    [
+      'null inside',
+      { ...head, place: null },
+      '$.place: is null; expected a value, or the field left out when not known',
+    ],
     ['a part that is text', { ...head, earthing: 'TT' }, '$.earthing: is "TT"; expected an object'],
     ['a list that is an object', { ...head, loads: {} }, '$.loads: is {}; expected a list of at most 500'],
     ['a member that is a number', { ...head, loads: [5] }, '$.loads: is [5]; expected a list of objects'],
-    ['a link to nowhere', { ...head, loads: [{ id: 'l', class: 'motor', nodeId: 'gone' }] }, '$.loads[0].nodeId: "gone" is not a node of the supply; expected the id of a node in $.supply.nodes'],
-    ['two sizes', { ...head, loads: [{ id: 'l', class: 'motor', powerW: 1, currentA: 1 }] }, '$.loads[0].currentA: is given as well as powerW; expected one of powerW, currentA and apparentVA'],
-    ['an id twice', { ...head, loads: [{ id: 'l', class: 'motor' }, { id: 'l', class: 'motor' }] }, '$.loads[1].id: "l" is used twice; expected an id of its own'],
-    ['a circle', { ...head, supply: { nodes: [{ id: 'a', kind: 'board', fedFrom: 'b' }, { id: 'b', kind: 'board', fedFrom: 'a' }] } }, '$.supply.nodes[0].fedFrom: leads round in a circle; expected a way back to the street'],
-    ['two streets', { ...head, supply: { nodes: [{ id: 'a', kind: 'service' }, { id: 'b', kind: 'service' }] } }, '$.supply.nodes[1].fedFrom: is missing on a second node; expected only one node without a feeder, nearest the street'],
-    ['nul characters', { ...head, notes: 'a\u0000b' }, '$.notes: is "a\\u0000b"; expected text of at most 5000 characters'],
+    [
+      'a link to nowhere',
+      { ...head, loads: [{ id: 'l', class: 'motor', nodeId: 'gone' }] },
+      '$.loads[0].nodeId: "gone" is not a node of the supply; expected the id of a node in $.supply.nodes',
+    ],
+    [
+      'two sizes',
+      { ...head, loads: [{ id: 'l', class: 'motor', powerW: 1, currentA: 1 }] },
+      '$.loads[0].currentA: is given as well as powerW; expected one of powerW, currentA and apparentVA',
+    ],
+    [
+      'an id twice',
+      {
+        ...head,
+        loads: [
+          { id: 'l', class: 'motor' },
+          { id: 'l', class: 'motor' },
+        ],
+      },
+      '$.loads[1].id: "l" is used twice; expected an id of its own',
+    ],
+    [
+      'a circle',
+      {
+        ...head,
+        supply: {
+          nodes: [
+            { id: 'a', kind: 'board', fedFrom: 'b' },
+            { id: 'b', kind: 'board', fedFrom: 'a' },
+          ],
+        },
+      },
+      '$.supply.nodes[0].fedFrom: leads round in a circle; expected a way back to the street',
+    ],
+    [
+      'two streets',
+      {
+        ...head,
+        supply: {
+          nodes: [
+            { id: 'a', kind: 'service' },
+            { id: 'b', kind: 'service' },
+          ],
+        },
+      },
+      '$.supply.nodes[1].fedFrom: is missing on a second node; expected only one node without a feeder, nearest the street',
+    ],
+    [
+      'nul characters',
+      { ...head, notes: 'a\u0000b' },
+      '$.notes: is "a\\u0000b"; expected text of at most 5000 characters',
+    ],
   ])('refuses %s', (_name, input, expected) => {
     expect(faults(input)).toContain(expected);
   });

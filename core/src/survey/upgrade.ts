@@ -9,13 +9,15 @@ type Document = Record<string, unknown>;
  */
 const STEPS: readonly ((document: Document) => Document)[] = [];
 
+/** Every version that can be read. */
+const VERSIONS = Array.from({ length: SURVEY_VERSION }, (_, index) => index + 1);
+
 /** The document brought to the present version, or why it cannot be. */
 export function upgrade(document: Document): { document: Document } | { faults: Fault[] } {
   const { format, version } = document;
-  if (format !== SURVEY_FORMAT)
-    return fault('$.format', format, `"${SURVEY_FORMAT}"`);
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1 || version > SURVEY_VERSION)
-    return fault('$.version', version, SURVEY_VERSION === 1 ? '1' : `a whole number from 1 to ${SURVEY_VERSION}`);
+  if (format !== SURVEY_FORMAT) return fault('$.format', format, `"${SURVEY_FORMAT}"`);
+  if (typeof version !== 'number' || !VERSIONS.includes(version))
+    return fault('$.version', version, VERSIONS.join(' or '));
   return { document: STEPS.slice(version - 1).reduce((at, step) => step(at), document) };
 }
 

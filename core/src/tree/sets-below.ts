@@ -7,10 +7,15 @@ import type { SupplyTree, TreeNode } from './supply-tree';
 export function setsBelow<T>(tree: SupplyTree, placed: ReadonlyMap<string, readonly T[]>): Map<string, readonly T[]> {
   const sets = new Map<string, readonly T[]>();
   const nothing: readonly T[] = [];
-  for (const { node, children } of [...tree.nodes].reverse()) {
-    const parts = [placed.get(node.id) ?? nothing, ...children.map((child) => sets.get(child.node.id) ?? nothing)];
-    const filled = parts.filter((part) => part.length > 0);
-    sets.set(node.id, filled.length > 1 ? filled.flat() : (filled[0] ?? nothing));
+  for (let at = tree.nodes.length - 1; at >= 0; at -= 1) {
+    const here = tree.nodes[at];
+    if (!here) continue;
+    let set = placed.get(here.node.id) ?? nothing;
+    for (const child of here.children) {
+      const below = sets.get(child.node.id) ?? nothing;
+      if (below.length > 0) set = set.length > 0 ? set.concat(below) : below;
+    }
+    sets.set(here.node.id, set);
   }
   return sets;
 }

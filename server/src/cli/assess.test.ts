@@ -24,7 +24,10 @@ describe('the assess command', () => {
     writeFileSync(file, JSON.stringify(survey));
     const { status, out, lines } = run([file]);
     expect({ status, lines }).toEqual({ status: 0, lines: [] });
-    const made = JSON.parse(out) as { demand: { afterUnmanaged: { L1: { value: number; unit: string; working: object[] } } }; route: object };
+    const made = JSON.parse(out) as {
+      demand: { afterUnmanaged: { L1: { value: number; unit: string; working: object[] } } };
+      route: object;
+    };
     expect(made.demand.afterUnmanaged.L1).toMatchObject({ value: 42, unit: 'A' });
     expect(made.demand.afterUnmanaged.L1.working.length).toBeGreaterThan(0);
     expect(made.route).toMatchObject({ way: 'ask-then-fit' });
@@ -37,11 +40,16 @@ describe('the assess command', () => {
   });
 
   it.each<[string, readonly string[], string | Buffer, readonly (string | RegExp)[]]>([
-    ['faults, a line each', ['-'], JSON.stringify({ ...HEAD, loads: [{ id: 'a', class: 'lamp', powerW: -1 }], x: 1 }), [
-      /^\$\.loads\[0\]\.class: is "lamp"; expected one of lighting, /,
-      '$.loads[0].powerW: is -1; expected a number from 0 to 1000000 W',
-      '$.x: is not a known field; expected a known field',
-    ]],
+    [
+      'faults, a line each',
+      ['-'],
+      JSON.stringify({ ...HEAD, loads: [{ id: 'a', class: 'lamp', powerW: -1 }], x: 1 }),
+      [
+        /^\$\.loads\[0\]\.class: is "lamp"; expected one of lighting, /,
+        '$.loads[0].powerW: is -1; expected a number from 0 to 1000000 W',
+        '$.x: is not a known field; expected a known field',
+      ],
+    ],
     ['not JSON', ['-'], '{', [/^\$: is not JSON .*; expected JSON$/]],
     ['not UTF-8', ['-'], Buffer.from([0x22, 0xff, 0x22]), ['$: is not UTF-8 text; expected UTF-8 JSON']],
     ['no such file', ['/nowhere/x.json'], '', ['$: cannot be read (ENOENT); expected a file']],
@@ -52,6 +60,8 @@ describe('the assess command', () => {
     const { status, out, lines } = run(args, input);
     expect({ status, out }).toEqual({ status: 2, out: '' });
     for (const line of expected)
-      expect(lines.some((found) => (typeof line === 'string' ? found === line : line.test(found))) ? line : lines).toBe(line);
+      expect(lines.some((found) => (typeof line === 'string' ? found === line : line.test(found))) ? line : lines).toBe(
+        line,
+      );
   });
 });

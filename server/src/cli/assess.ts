@@ -24,14 +24,18 @@ const refuse = (line: string): never => {
 
 async function read(file: string): Promise<unknown> {
   const bytes = await (file === '-' ? buffer(process.stdin) : readFile(file)).catch((error: unknown) =>
-    refuse(`$: cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'}); expected a file`),
+    refuse(
+      `$: cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'}); expected a file`,
+    ),
   );
   if (bytes.length > MOST_BYTES) refuse(`$: is ${bytes.length} bytes; expected at most ${MOST_BYTES}`);
   if (!isUtf8(bytes)) refuse('$: is not UTF-8 text; expected UTF-8 JSON');
   try {
     return JSON.parse(bytes.toString('utf8').replace(/^\uFEFF/, '')) as unknown;
   } catch (error) {
-    return refuse(`$: is not JSON (${error instanceof Error ? error.message.replaceAll('\n', ' ') : 'error'}); expected JSON`);
+    return refuse(
+      `$: is not JSON (${error instanceof Error ? error.message.replaceAll('\n', ' ') : 'error'}); expected JSON`,
+    );
   }
 }
 
@@ -46,7 +50,8 @@ async function main(): Promise<void> {
   if (file === undefined || others.length > 0) throw new Refusal([USAGE]);
   const id = options.values.rules ?? RULE_PACKS[0]?.id ?? '';
   const pack = rulePack(id);
-  if (!pack) throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_PACKS.map((each) => each.id).join(', ')}`]);
+  if (!pack)
+    throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_PACKS.map((each) => each.id).join(', ')}`]);
   const reading = readSurvey(await read(file));
   if ('faults' in reading)
     throw new Refusal(reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));

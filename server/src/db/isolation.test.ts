@@ -10,7 +10,10 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-const firm = (index: number) => ({ firmId: bench.firms[index]?.firmId ?? '', personId: bench.firms[index]?.personIds[0] ?? '' });
+const firm = (index: number) => ({
+  firmId: bench.firms[index]?.firmId ?? '',
+  personId: bench.firms[index]?.personIds[0] ?? '',
+});
 
 describe('what a firm owns is invisible to another', () => {
   it.each([
@@ -30,7 +33,11 @@ describe('what a firm owns is invisible to another', () => {
     const other = await bench.as('bea@b.example');
     await other
       .post(`/api/jobs/${job.id}/survey/revisions`)
-      .send({ id: crypto.randomUUID(), parentId: job.revisionId, changes: [{ kind: 'set', path: ['notes'], to: 'hello' }] })
+      .send({
+        id: crypto.randomUUID(),
+        parentId: job.revisionId,
+        changes: [{ kind: 'set', path: ['notes'], to: 'hello' }],
+      })
       .expect(404);
     await other.post(`/api/jobs/${job.id}/packs`).send({ revisionId: job.revisionId, reason: 'x' }).expect(404);
   });
@@ -49,12 +56,15 @@ describe('what a firm owns is invisible to another', () => {
 });
 
 describe('the database itself keeps firms apart', () => {
-  it.each(['firms', 'people', 'jobs', 'revisions', 'packs'])('%s: nothing without a firm, nothing of another', async (table) => {
-    expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
-    const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));
-    const column = table === 'firms' ? 'id' : 'firm_id';
-    for (const row of seen.rows as Record<string, string>[]) expect(row[column]).toBe(firm(1).firmId);
-  });
+  it.each(['firms', 'people', 'jobs', 'revisions', 'packs'])(
+    '%s: nothing without a firm, nothing of another',
+    async (table) => {
+      expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
+      const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));
+      const column = table === 'firms' ? 'id' : 'firm_id';
+      for (const row of seen.rows as Record<string, string>[]) expect(row[column]).toBe(firm(1).firmId);
+    },
+  );
 
   it('refuses a row put in for another firm', async () => {
     const insert = inFirm(bench.app, firm(1), (db) =>
@@ -66,15 +76,21 @@ describe('the database itself keeps firms apart', () => {
     await expect(insert).rejects.toThrow(/row-level security/);
   });
 
-  it.each(['UPDATE revisions SET seq = 5', 'DELETE FROM revisions', 'UPDATE packs SET reason = $$x$$', 'DELETE FROM packs', 'DELETE FROM jobs', 'UPDATE people SET may_sign_off = true'])(
-    'keeps history: %s is denied',
-    async (sql) => {
-      await expect(inFirm(bench.app, firm(0), (db) => db.query(sql))).rejects.toThrow(/permission denied/);
-    },
-  );
+  it.each([
+    'UPDATE revisions SET seq = 5',
+    'DELETE FROM revisions',
+    'UPDATE packs SET reason = $$x$$',
+    'DELETE FROM packs',
+    'DELETE FROM jobs',
+    'UPDATE people SET may_sign_off = true',
+  ])('keeps history: %s is denied', async (sql) => {
+    await expect(inFirm(bench.app, firm(0), (db) => db.query(sql))).rejects.toThrow(/permission denied/);
+  });
 
   it('does not let the application step around it', async () => {
-    const role = await bench.owner.query("SELECT rolsuper, rolbypassrls, rolcreaterole FROM pg_roles WHERE rolname = 'keen_gauge_app'");
+    const role = await bench.owner.query(
+      "SELECT rolsuper, rolbypassrls, rolcreaterole FROM pg_roles WHERE rolname = 'keen_gauge_app'",
+    );
     expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcreaterole: false }]);
     await expect(bench.app.query('SET ROLE postgres')).rejects.toThrow(/permission denied/);
     await expect(bench.app.query('ALTER TABLE jobs DISABLE ROW LEVEL SECURITY')).rejects.toThrow(/owner/);

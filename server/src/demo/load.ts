@@ -46,9 +46,17 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   for (const scenario of [...SCENARIOS].reverse()) await loadScenario(app, firmId, personIds, scenario);
 }
 
-async function loadScenario(app: Pool, firmId: string, personIds: readonly string[], scenario: Scenario): Promise<void> {
+async function loadScenario(
+  app: Pool,
+  firmId: string,
+  personIds: readonly string[],
+  scenario: Scenario,
+): Promise<void> {
   const id = newId();
-  const askerOf = (index: number): { firmId: string; personId: string } => ({ firmId, personId: personIds[index] ?? '' });
+  const askerOf = (index: number): { firmId: string; personId: string } => ({
+    firmId,
+    personId: personIds[index] ?? '',
+  });
   const survey = blankSurvey();
   const summary = summarise(survey, firmRulePack(DEMO_FIRM.rulePackId), scenario.place);
   const { place, wanted } = scenario;

@@ -12,8 +12,20 @@ export interface DemoPerson {
 }
 
 export const DEMO_PEOPLE = [
-  { email: 'maren@fennel.example', name: 'Maren Oakhanger', role: 'supervisor', maySignOff: true, registration: 'FLE-QS-001' },
-  { email: 'tobin@fennel.example', name: 'Tobin Farrowby', role: 'surveyor', maySignOff: true, registration: 'FLE-SV-014' },
+  {
+    email: 'maren@fennel.example',
+    name: 'Maren Oakhanger',
+    role: 'supervisor',
+    maySignOff: true,
+    registration: 'FLE-QS-001',
+  },
+  {
+    email: 'tobin@fennel.example',
+    name: 'Tobin Farrowby',
+    role: 'surveyor',
+    maySignOff: true,
+    registration: 'FLE-SV-014',
+  },
   { email: 'isla@fennel.example', name: 'Isla Quenby', role: 'surveyor', maySignOff: false, registration: '' },
   { email: 'piers@fennel.example', name: 'Piers Wexcombe', role: 'office', maySignOff: false, registration: '' },
 ] as const satisfies readonly DemoPerson[];

@@ -62,13 +62,22 @@ function at(survey: Survey, line: string, town: string, postcode: string, number
 /** A usual single-phase intake, looked over and read. */
 function intake(survey: Survey, fuseA: number): void {
   survey.supply.phases = 1;
-  node(survey, 'cut-out', { ratingA: fuseA, evidence: 'label', holderMaximumA: 100, evidenceNote: 'Tag on the carrier, seal intact.' });
+  node(survey, 'cut-out', {
+    ratingA: fuseA,
+    evidence: 'label',
+    holderMaximumA: 100,
+    evidenceNote: 'Tag on the carrier, seal intact.',
+  });
   node(survey, 'meter', { ratingA: 100 });
   node(survey, 'isolator', { ratingA: 100 });
   node(survey, 'board', { ratingA: 100, label: 'House board' });
   survey.intake.look = 'fine';
   survey.intake.loop = { status: 'not-looped', evidence: 'cable-traced' };
-  survey.earthing = { arrangement: 'tn-c-s', recognisedBy: 'Earthing conductor to the neutral block of the cut-out.', zeOhm: 0.21 };
+  survey.earthing = {
+    arrangement: 'tn-c-s',
+    recognisedBy: 'Earthing conductor to the neutral block of the cut-out.',
+    zeOhm: 0.21,
+  };
 }
 
 export const SCENARIOS: readonly Scenario[] = [
@@ -78,16 +87,36 @@ export const SCENARIOS: readonly Scenario[] = [
     by: 3,
     signedBy: 0,
     stages: [
-      { by: 3, change: (s) => { at(s, '9 Candlemas Road', 'Netherby', 'ZZ1 4QT', '9700000012340', 'R. Ashcombe'); } },
-      { by: 1, change: (s) => { intake(s, 100); } },
+      {
+        by: 3,
+        change: (s) => {
+          at(s, '9 Candlemas Road', 'Netherby', 'ZZ1 4QT', '9700000012340', 'R. Ashcombe');
+        },
+      },
       {
         by: 1,
         change: (s) => {
-          s.loads = setLoads('gas-heated').map((load) => (load.id === 'ring-up' ? { ...load, label: 'Radial, upstairs', currentA: 20 } : load));
-          s.declaration = { basis: 'appliances', reason: 'Every appliance was listed with the customer; gas heating and no electric shower.' };
+          intake(s, 100);
         },
       },
-      { by: 1, change: (s) => { s.proposals = [charger({ limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+      {
+        by: 1,
+        change: (s) => {
+          s.loads = setLoads('gas-heated').map((load) =>
+            load.id === 'ring-up' ? { ...load, label: 'Radial, upstairs', currentA: 20 } : load,
+          );
+          s.declaration = {
+            basis: 'appliances',
+            reason: 'Every appliance was listed with the customer; gas heating and no electric shower.',
+          };
+        },
+      },
+      {
+        by: 1,
+        change: (s) => {
+          s.proposals = [charger({ limiter: { kind: 'fixed', fixedA: 16 } })];
+        },
+      },
     ],
   },
   {
@@ -95,16 +124,29 @@ export const SCENARIOS: readonly Scenario[] = [
     wanted: 'Vehicle charger, terraced pair',
     by: 3,
     stages: [
-      { by: 3, change: (s) => { at(s, '7 Hollow Row', 'Netherby', 'ZZ1 7HR', '9800123456786', 'P. Linnet'); } },
+      {
+        by: 3,
+        change: (s) => {
+          at(s, '7 Hollow Row', 'Netherby', 'ZZ1 7HR', '9800123456786', 'P. Linnet');
+        },
+      },
       {
         by: 2,
         change: (s) => {
           intake(s, 60);
-          s.intake.loop = { status: 'feeds-next-door', note: 'Second cable leaves through the party wall to number 5.' };
+          s.intake.loop = {
+            status: 'feeds-next-door',
+            note: 'Second cable leaves through the party wall to number 5.',
+          };
           s.loads = setLoads('gas-heated');
         },
       },
-      { by: 2, change: (s) => { s.proposals = [charger({ limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' } })]; } },
+      {
+        by: 2,
+        change: (s) => {
+          s.proposals = [charger({ limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' } })];
+        },
+      },
     ],
   },
   {
@@ -112,7 +154,12 @@ export const SCENARIOS: readonly Scenario[] = [
     wanted: 'Heat pump already in; charger for a van',
     by: 1,
     stages: [
-      { by: 1, change: (s) => { at(s, 'Larkrise, Mill Drove', 'Ossett Fen', 'ZZ4 2LK', '9602044177114', 'J. and T. Merriday'); } },
+      {
+        by: 1,
+        change: (s) => {
+          at(s, 'Larkrise, Mill Drove', 'Ossett Fen', 'ZZ4 2LK', '9602044177114', 'J. and T. Merriday');
+        },
+      },
       {
         by: 1,
         change: (s) => {
@@ -120,10 +167,23 @@ export const SCENARIOS: readonly Scenario[] = [
           s.loads = setLoads('heat-pump-home').map((load) =>
             load.id === 'heat-pump' ? { ...load, backupWithCompressor: 'no' as const } : load,
           );
-          s.declaration = { basis: 'appliances', reason: 'Appliances listed room by room; back-up heater locked out by the installer.' };
+          s.declaration = {
+            basis: 'appliances',
+            reason: 'Appliances listed room by room; back-up heater locked out by the installer.',
+          };
         },
       },
-      { by: 1, change: (s) => { s.proposals = [charger({ label: 'Van charger', limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'meter' } })]; } },
+      {
+        by: 1,
+        change: (s) => {
+          s.proposals = [
+            charger({
+              label: 'Van charger',
+              limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'meter' },
+            }),
+          ];
+        },
+      },
     ],
   },
   {
@@ -146,7 +206,12 @@ export const SCENARIOS: readonly Scenario[] = [
           ];
         },
       },
-      { by: 2, change: (s) => { s.proposals = [charger({ interlock: 'kiln or car' })]; } },
+      {
+        by: 2,
+        change: (s) => {
+          s.proposals = [charger({ interlock: 'kiln or car' })];
+        },
+      },
     ],
   },
   {
@@ -162,9 +227,31 @@ export const SCENARIOS: readonly Scenario[] = [
           intake(s, 100);
           s.supply.phases = 3;
           s.loads = [
-            { id: 'lights', class: 'lighting', label: 'Lighting', powerW: 40, quantity: 60, fixedLed: true, phase: 'L1' },
-            { id: 'sockets-1', class: 'socket-circuit', label: 'Consulting room sockets', currentA: 32, quantity: 2, phase: 'L1' },
-            { id: 'sockets-2', class: 'socket-circuit', label: 'Theatre sockets', currentA: 32, quantity: 2, phase: 'L2' },
+            {
+              id: 'lights',
+              class: 'lighting',
+              label: 'Lighting',
+              powerW: 40,
+              quantity: 60,
+              fixedLed: true,
+              phase: 'L1',
+            },
+            {
+              id: 'sockets-1',
+              class: 'socket-circuit',
+              label: 'Consulting room sockets',
+              currentA: 32,
+              quantity: 2,
+              phase: 'L1',
+            },
+            {
+              id: 'sockets-2',
+              class: 'socket-circuit',
+              label: 'Theatre sockets',
+              currentA: 32,
+              quantity: 2,
+              phase: 'L2',
+            },
             { id: 'sockets-3', class: 'socket-circuit', label: 'Office sockets', currentA: 32, phase: 'L3' },
             { id: 'autoclave', class: 'heating-and-power', label: 'Autoclave', powerW: 2200, phase: 'L2' },
             { id: 'xray', class: 'heating-and-power', label: 'X-ray set', currentA: 16, phase: 'L3' },
@@ -197,7 +284,14 @@ export const SCENARIOS: readonly Scenario[] = [
           intake(s, 60);
           node(s, 'board', { label: 'Landlord board' });
           s.loads = [
-            { id: 'stairs', class: 'lighting', label: 'Court and stair lighting', powerW: 12, quantity: 30, fixedLed: true },
+            {
+              id: 'stairs',
+              class: 'lighting',
+              label: 'Court and stair lighting',
+              powerW: 12,
+              quantity: 30,
+              fixedLed: true,
+            },
             { id: 'laundry', class: 'socket-circuit', label: 'Laundry sockets', currentA: 32 },
             { id: 'pumps', class: 'motor', label: 'Heating pumps', powerW: 550, powerFactor: 0.8, quantity: 2 },
           ];
@@ -216,12 +310,25 @@ export const SCENARIOS: readonly Scenario[] = [
         change: (s) => {
           at(s, 'High Sett Cottage, Beck Side', 'Thorngill', 'ZZ8 3HS', '97 0000 0012 341', 'M. Dunnock');
           intake(s, 60);
-          node(s, 'cut-out', { evidence: 'moulding', holderMaximumA: 60, evidenceNote: 'Black head on a pole bracket; no tag.' });
-          s.earthing = { arrangement: 'tt', recognisedBy: 'Rod in a pit by the porch; no earth at the head.', electrodeOhm: 240 };
+          node(s, 'cut-out', {
+            evidence: 'moulding',
+            holderMaximumA: 60,
+            evidenceNote: 'Black head on a pole bracket; no tag.',
+          });
+          s.earthing = {
+            arrangement: 'tt',
+            recognisedBy: 'Rod in a pit by the porch; no earth at the head.',
+            electrodeOhm: 240,
+          };
           s.loads = setLoads('gas-heated-shower').filter(({ id }) => id !== 'ring-up');
         },
       },
-      { by: 1, change: (s) => { s.proposals = [charger({ openPen: 'tt-island', limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+      {
+        by: 1,
+        change: (s) => {
+          s.proposals = [charger({ openPen: 'tt-island', limiter: { kind: 'fixed', fixedA: 16 } })];
+        },
+      },
     ],
   },
   {
@@ -241,11 +348,22 @@ export const SCENARIOS: readonly Scenario[] = [
           s.loads = [
             ...setLoads('gas-heated').map((load) => ({ ...load, nodeId: 'board' })),
             { id: 'hoist', class: 'motor', label: 'Boat hoist', powerW: 1100, powerFactor: 0.8, nodeId: 'boathouse' },
-            { id: 'boathouse-heat', class: 'heating-and-power', label: 'Boathouse heater', powerW: 1500, nodeId: 'boathouse' },
+            {
+              id: 'boathouse-heat',
+              class: 'heating-and-power',
+              label: 'Boathouse heater',
+              powerW: 1500,
+              nodeId: 'boathouse',
+            },
           ];
         },
       },
-      { by: 2, change: (s) => { s.proposals = [charger({ nodeId: 'boathouse', limiter: { kind: 'fixed', fixedA: 16 } })]; } },
+      {
+        by: 2,
+        change: (s) => {
+          s.proposals = [charger({ nodeId: 'boathouse', limiter: { kind: 'fixed', fixedA: 16 } })];
+        },
+      },
     ],
   },
   {
@@ -260,7 +378,12 @@ export const SCENARIOS: readonly Scenario[] = [
           intake(s, 80);
           s.intake.look = 'not-fine';
           s.intake.faults = [
-            { id: 'scorch', fault: 'heat-damage', grade: 'make-safe-now', note: 'Browned carrier on the line side, smell of heat.' },
+            {
+              id: 'scorch',
+              fault: 'heat-damage',
+              grade: 'make-safe-now',
+              note: 'Browned carrier on the line side, smell of heat.',
+            },
           ];
           s.loads = setLoads('all-electric-flat');
           s.proposals = [charger()];
@@ -268,6 +391,10 @@ export const SCENARIOS: readonly Scenario[] = [
       },
     ],
   },
-  { place: '31 Quern Street, Church End', wanted: 'Vehicle charger; customer is sending photographs', by: 3, stages: [] },
+  {
+    place: '31 Quern Street, Church End',
+    wanted: 'Vehicle charger; customer is sending photographs',
+    by: 3,
+    stages: [],
+  },
 ];
-

@@ -47,7 +47,15 @@ export function makeApp(parts: AppParts): Express {
     session({
       name: 'keen.sid',
       secret: sessionSecret,
-      store: new Store({ pool, pruneSessionInterval: 15 * 60, errorLog: (...args) => { log.error({ args }, 'session store'); } }),
+      store: new Store({
+        pool,
+        pruneSessionInterval: 15 * 60,
+        // Sessions end a fixed time after signing in, so that reading and saving write nothing to them.
+        disableTouch: true,
+        errorLog: (...args) => {
+          log.error({ args }, 'session store');
+        },
+      }),
       resave: false,
       saveUninitialized: false,
       cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: DAYS_14 },

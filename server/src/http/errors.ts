@@ -22,7 +22,8 @@ export function problemErrors(log: Logger): ErrorRequestHandler {
     const kind = typeof error === 'object' && error !== null && 'type' in error ? String(error.type) : '';
     const known = error instanceof Problem ? error : READING_ERRORS[kind];
     if (!known) log.error({ error, method: request.method, path: request.path }, 'request failed');
-    const problem = known ?? new Problem(500, 'Something went wrong here', 'It has been logged. Nothing was changed; try again.');
+    const problem =
+      known ?? new Problem(500, 'Something went wrong here', 'It has been logged. Nothing was changed; try again.');
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };
 }

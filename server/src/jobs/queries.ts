@@ -18,7 +18,12 @@ const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.route, j.next_que
   j.changed_at AS "changedAt", p.name AS "createdBy"`;
 
 /** The firm's jobs, last changed first, whose number, place or wish contains every word searched for. */
-export async function findJobs(db: PoolClient, words: readonly string[], limit: number, offset: number): Promise<{ jobs: JobRow[]; total: number }> {
+export async function findJobs(
+  db: PoolClient,
+  words: readonly string[],
+  limit: number,
+  offset: number,
+): Promise<{ jobs: JobRow[]; total: number }> {
   const found = await db.query<JobRow & { total: number }>(
     `SELECT ${COLUMNS}, count(*) OVER ()::int AS total
        FROM jobs j JOIN people p ON p.id = j.created_by

@@ -35,7 +35,10 @@ export async function packById(db: PoolClient, id: string): Promise<PackRow | un
 }
 
 /** One of a pack's files as stored. */
-export async function packFile(db: PoolClient, id: string): Promise<{ number: number; survey: string; pdf: Buffer } | undefined> {
+export async function packFile(
+  db: PoolClient,
+  id: string,
+): Promise<{ number: number; survey: string; pdf: Buffer } | undefined> {
   const found = await db.query<{ number: number; survey: string; pdf: Buffer }>(
     'SELECT number, survey, pdf FROM packs WHERE id = $1',
     [id],

@@ -47,14 +47,20 @@ export function packRoutes(pool: Pool): Router {
     const id = idParameter(request, 'packId', 'pack');
     const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
     if (!pack) throw notFound('pack');
-    response.attachment(`${packNumber(pack.number)}.pdf`).type('application/pdf').send(pack.pdf);
+    response
+      .attachment(`${packNumber(pack.number)}.pdf`)
+      .type('application/pdf')
+      .send(pack.pdf);
   });
 
   router.get('/:packId/survey.json', async (request, response) => {
     const id = idParameter(request, 'packId', 'pack');
     const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
     if (!pack) throw notFound('pack');
-    response.attachment(`${packNumber(pack.number)}.json`).type('application/json').send(pack.survey);
+    response
+      .attachment(`${packNumber(pack.number)}.json`)
+      .type('application/json')
+      .send(pack.survey);
   });
 
   return router;

@@ -18,7 +18,9 @@ afterAll(() => bench.close());
 
 const sign = (agent: Agent, body: object) => agent.post(`/api/jobs/${job.id}/packs`).send(body);
 
-function bytes(response: IncomingMessage, done: (error: Error | null, body: Buffer) => void): void {
+/** Collects a download whole; supertest would make text of it. */
+function bytes(download: unknown, done: (error: Error | null, body: Buffer) => void): void {
+  const response = download as IncomingMessage;
   const parts: Buffer[] = [];
   response.on('data', (part: Buffer) => parts.push(part));
   void once(response, 'end').then(() => {
@@ -28,7 +30,9 @@ function bytes(response: IncomingMessage, done: (error: Error | null, body: Buff
 
 describe('signing off', () => {
   it('is for those who may', async () => {
-    const refused = await sign(await bench.as('alan@a.example'), { revisionId: job.revisionId, reason: 'x' }).expect(403);
+    const refused = await sign(await bench.as('alan@a.example'), { revisionId: job.revisionId, reason: 'x' }).expect(
+      403,
+    );
     expect(refused.body).toMatchObject({ title: 'Not yours to sign' });
   });
 
@@ -39,13 +43,20 @@ describe('signing off', () => {
   it('asks why, while something is missing', async () => {
     const refused = await sign(anna, { revisionId: job.revisionId }).expect(422);
     const { missing } = refused.body as { missing: { id: string }[] };
-    expect(missing.map(({ id }) => id)).toEqual(expect.arrayContaining(['meter-point-missing', 'fuse-rating-not-established', 'no-loads']));
+    expect(missing.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['meter-point-missing', 'fuse-rating-not-established', 'no-loads']),
+    );
   });
 
   it('freezes a numbered pack: JSON reads back the same, matches its fingerprint, and later edits leave it alone', async () => {
     const made = await sign(anna, { revisionId: job.revisionId, reason: 'Operator asked for it early.' }).expect(201);
     const pack = made.body as { id: string; number: number; fingerprint: string };
-    expect(pack).toMatchObject({ number: 1, route: 'ask-then-fit', reason: 'Operator asked for it early.', signedBy: 'anna' });
+    expect(pack).toMatchObject({
+      number: 1,
+      route: 'ask-then-fit',
+      reason: 'Operator asked for it early.',
+      signedBy: 'anna',
+    });
     const json = (await anna.get(`/api/packs/${pack.id}/survey.json`).buffer().parse(bytes).expect(200)).body as Buffer;
     expect(createHash('sha256').update(json).digest('hex')).toBe(pack.fingerprint);
     const reading = readSurvey(JSON.parse(json.toString('utf8')));
@@ -61,7 +72,13 @@ describe('signing off', () => {
 
   it('makes a tagged PDF in our own fonts', async () => {
     const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string }[] };
-    const pdf = (await anna.get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`).buffer().parse(bytes).expect(200)).body as Buffer;
+    const pdf = (
+      await anna
+        .get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`)
+        .buffer()
+        .parse(bytes)
+        .expect(200)
+    ).body as Buffer;
     const text = pdf.toString('latin1');
     expect(text.slice(0, 8)).toBe('%PDF-1.7');
     expect(text).toContain('/MarkInfo');

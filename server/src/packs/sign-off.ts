@@ -27,7 +27,11 @@ export const packNumber = (number: number): string => `P-${String(number).padSta
  */
 export async function signOff(pool: Pool, asker: Asker, jobId: string, request: SignOff): Promise<PackRow> {
   return inFirm(pool, asker, async (db) => {
-    const [me, head, job] = [await personById(db, asker.personId), await headOf(db, jobId, true), await jobById(db, jobId)];
+    const [me, head, job] = [
+      await personById(db, asker.personId),
+      await headOf(db, jobId, true),
+      await jobById(db, jobId),
+    ];
     if (!me || !head || !job) throw notFound('job');
     if (!me.maySignOff)
       throw new Problem(403, 'Not yours to sign', 'Ask someone in the firm who may sign surveys off.');

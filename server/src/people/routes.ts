@@ -15,8 +15,7 @@ class SignIn {
 }
 
 /** A hash of nothing anybody uses, checked when there is no such person so that both answers take as long. */
-const NOBODY =
-  '$argon2id$v=19$m=19456,t=2,p=1$c29tZXNhbHRzb21lc2FsdA$5ow22fYK1oIaROVUZQP3Sla8HiCIp5/q4bKtpFaz4bA';
+const NOBODY = '$argon2id$v=19$m=19456,t=2,p=1$c29tZXNhbHRzb21lc2FsdA$5ow22fYK1oIaROVUZQP3Sla8HiCIp5/q4bKtpFaz4bA';
 
 const WRONG = new Problem(401, 'Not signed in', 'That e-mail address and password do not go together.');
 

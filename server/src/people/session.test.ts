@@ -43,7 +43,10 @@ describe('signing in', () => {
   it('stops guessing after eight tries at one name, even with the right password, but not for others', async () => {
     for (let at = 0; at < 8; at += 1) await tryIn('bea@b.example', `guess ${at}`).expect(401);
     const stopped = await tryIn('bea@b.example', PASSWORD).expect(429);
-    expect(stopped.body).toMatchObject({ title: 'Too many tries', detail: expect.stringMatching(/^Wait \d+ minutes?/) });
+    expect(stopped.body).toMatchObject({
+      title: 'Too many tries',
+      detail: expect.stringMatching(/^Wait \d+ minutes?/),
+    });
     await tryIn('anna@a.example', PASSWORD).expect(200);
   });
 

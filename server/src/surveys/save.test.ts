@@ -37,9 +37,13 @@ describe('saving a survey', () => {
   it('appends a revision, moves the head, and shows in the list and the history', async () => {
     await save(anna, [set(['place', 'addressLine1'], '2 New Lane'), set(['place', 'town'], 'Netherby')]).expect(201);
     const listed = (await anna.get('/api/jobs?search=new%20netherby')).body as { jobs: object[] };
-    expect(listed.jobs).toEqual([expect.objectContaining({ id: job.id, place: '2 New Lane, Netherby', state: 'surveying', route: 'ask-then-fit' })]);
+    expect(listed.jobs).toEqual([
+      expect.objectContaining({ id: job.id, place: '2 New Lane, Netherby', state: 'surveying', route: 'ask-then-fit' }),
+    ]);
     const history = (await anna.get(`/api/jobs/${job.id}/survey/revisions`)).body as { entries: object[] };
-    expect(history.entries).toEqual([expect.objectContaining({ seq: 1, person: 'anna', changes: expect.any(Array) as unknown })]);
+    expect(history.entries).toEqual([
+      expect.objectContaining({ seq: 1, person: 'anna', changes: expect.any(Array) as unknown }),
+    ]);
   });
 
   it('stores a revision sent twice once', async () => {
@@ -69,7 +73,9 @@ describe('saving a survey', () => {
   it('loses none of forty saves sent at once', async () => {
     const answers = await Promise.all(
       Array.from({ length: 40 }, (_, index) =>
-        save(index % 2 ? anna : alan, [{ kind: 'set', path: ['loads', `l${index}`], to: { id: `l${index}`, class: 'motor' }, index: 0 }]),
+        save(index % 2 ? anna : alan, [
+          { kind: 'set', path: ['loads', `l${index}`], to: { id: `l${index}`, class: 'motor' }, index: 0 },
+        ]),
       ),
     );
     expect(answers.map(({ status }) => status)).toEqual(Array(40).fill(201));
@@ -79,7 +85,11 @@ describe('saving a survey', () => {
 
 describe('bad input', () => {
   it.each<[string, unknown, string]>([
-    ['a 1e9 A fuse', { kind: 'set', path: ['supply', 'nodes', 'cut-out', 'ratingA'], to: 1e9 }, '$.supply.nodes[1].ratingA'],
+    [
+      'a 1e9 A fuse',
+      { kind: 'set', path: ['supply', 'nodes', 'cut-out', 'ratingA'], to: 1e9 },
+      '$.supply.nodes[1].ratingA',
+    ],
     ['a negative reading', { kind: 'set', path: ['earthing', 'zeOhm'], to: -1 }, '$.earthing.zeOhm'],
     ['a field nobody knows', { kind: 'set', path: ['place', 'colour'], to: 'red' }, '$.place.colour'],
     ['another format', { kind: 'set', path: ['version'], from: 1, to: 2 }, '$.version'],
@@ -87,7 +97,11 @@ describe('bad input', () => {
     ['text where a number belongs', { kind: 'set', path: ['supply', 'phases'], to: '3' }, '$.supply.phases'],
     ['a change of no kind', { kind: 'swap', path: [] }, '$.changes[0].kind'],
     ['an unknown field in the change', { kind: 'set', path: ['notes'], to: 'x', extra: 1 }, '$.changes[0].extra'],
-    ['a load on no node', { kind: 'set', path: ['loads', 'l'], to: { id: 'l', class: 'motor', nodeId: 'gone' } }, '$.loads[0].nodeId'],
+    [
+      'a load on no node',
+      { kind: 'set', path: ['loads', 'l'], to: { id: 'l', class: 'motor', nodeId: 'gone' } },
+      '$.loads[0].nodeId',
+    ],
   ])('%s is refused at its field and nothing is stored', async (_name, change, path) => {
     const refused = await save(anna, [change]).expect(422);
     expect(refused.headers['content-type']).toContain('application/problem+json');
@@ -103,9 +117,18 @@ describe('bad input', () => {
 
   it('10 MB, bad UTF-8, half a JSON document, wrong ids: each says what is wrong', async () => {
     const post = () => anna.post(`/api/jobs/${job.id}/survey/revisions`).set('content-type', 'application/json');
-    await post().send(JSON.stringify({ big: 'x'.repeat(10_000_000) })).expect(413);
+    await post()
+      .send(JSON.stringify({ big: 'x'.repeat(10_000_000) }))
+      .expect(413);
     const notUtf8 = Buffer.concat([Buffer.from('{"id":"'), Buffer.from([0xc3, 0x28]), Buffer.from('"}')]);
-    expect((await post().serialize((body: unknown) => body as string).send(notUtf8).expect(400)).body).toMatchObject({ title: 'Not UTF-8' });
+    expect(
+      (
+        await post()
+          .serialize((body: unknown) => body as string)
+          .send(notUtf8)
+          .expect(400)
+      ).body,
+    ).toMatchObject({ title: 'Not UTF-8' });
     expect((await post().send('{"id":').expect(400)).body).toMatchObject({ title: 'Not JSON' });
     await post().send('[]').expect(422);
     await anna.get('/api/jobs/not-an-id/survey').expect(404);

@@ -1,5 +1,5 @@
 import { apply, type Change, type Conflict, type Value } from '@keen-gauge/core/record/changes';
-import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/read';
+import { readEdited } from '@keen-gauge/core/survey/read-edited';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import type { Asker } from '../db/firm-scope';
@@ -27,17 +27,29 @@ export interface Saved {
 export async function saveRevision(db: PoolClient, asker: Asker, jobId: string, save: Save): Promise<Saved> {
   const head = await headOf(db, jobId, true);
   if (!head) throw notFound('job');
-  if (save.id === head.revisionId || (await hasRevision(db, jobId, save.id)))
+  // Sent again after its answer was lost: a revision on the newest parent cannot be there yet, any other may be.
+  if (save.parentId !== head.revisionId && (await hasRevision(db, jobId, save.id)))
     return { revisionId: head.revisionId, seq: head.seq, survey: head.survey };
 
   const merged = apply(head.survey as unknown as Value, save.changes);
   if (merged.conflicts.length > 0) throw conflict(merged.conflicts, head.survey, head);
-  const reading = readSurvey(merged.document);
+  const reading = readEdited(
+    merged.document as unknown as Survey,
+    save.changes.map(({ path }) => path),
+  );
   if ('faults' in reading) throw invalid(reading.faults);
-  const survey = plainSurvey(reading.survey);
+  const { survey } = reading;
   const seq = head.seq + 1;
   const summary = summarise(survey, firmRulePack(head.rulePackId), head.place);
-  await appendRevision(db, asker, { id: save.id, jobId, seq, parentId: head.revisionId, changes: save.changes, survey, summary });
+  await appendRevision(db, asker, {
+    id: save.id,
+    jobId,
+    seq,
+    parentId: head.revisionId,
+    changes: save.changes,
+    survey,
+    summary,
+  });
   return save.parentId === head.revisionId ? { revisionId: save.id, seq } : { revisionId: save.id, seq, survey };
 }
 

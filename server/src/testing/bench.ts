@@ -46,7 +46,12 @@ export async function testBench(): Promise<TestBench> {
   const [owner, app] = [new Pool({ connectionString: url.toString() }), new Pool({ connectionString: appUrl })];
   const rules = { rulePackId: 'gb-default' };
   const firms = [
-    await makeFirm(owner, { name: 'Firm A', ...rules }, [person('anna@a.example', true), person('alan@a.example', false)], PASSWORD),
+    await makeFirm(
+      owner,
+      { name: 'Firm A', ...rules },
+      [person('anna@a.example', true), person('alan@a.example', false)],
+      PASSWORD,
+    ),
     await makeFirm(owner, { name: 'Firm B', ...rules }, [person('bea@b.example', true)], PASSWORD),
   ];
   const lines: string[] = [];
@@ -83,4 +88,3 @@ export async function makeJob(agent: Agent): Promise<MadeJob> {
   const { revisionId, survey } = head.body as { revisionId: string; survey: Survey };
   return { id, revisionId, survey };
 }
-

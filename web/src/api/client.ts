@@ -49,7 +49,7 @@ export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, b
   if (response.ok && answer !== undefined) return answer as T;
   if (typeof answer !== 'object' || answer === null || !('title' in answer)) throw new NoAnswer();
   const { title, detail } = answer as { title: string; detail?: string };
-  throw new ServerProblem(response.status, title, detail ?? '', answer as Record<string, unknown>);
+  throw new ServerProblem(response.status, title, detail ?? '', answer);
 }
 
 /** For SWR: the path is the key. */

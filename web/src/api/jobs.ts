@@ -37,4 +37,5 @@ export function useJob(id: string) {
   return useSWR<Job, Error>(`/jobs/${id}`, fetcher);
 }
 
-export const createJob = (job: { id: string; place: string; wanted: string }): Promise<Job> => call('POST', '/jobs', job);
+export const createJob = (job: { id: string; place: string; wanted: string }): Promise<Job> =>
+  call('POST', '/jobs', job);

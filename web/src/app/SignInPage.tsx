@@ -40,7 +40,13 @@ export function SignInPage() {
     try {
       refresh(await signIn(email, password));
     } catch (error) {
-      setProblem(error instanceof ServerProblem ? error.detail : error instanceof NoAnswer ? error.message : 'Signing in failed. Try again.');
+      setProblem(
+        error instanceof ServerProblem
+          ? error.detail
+          : error instanceof NoAnswer
+            ? error.message
+            : 'Signing in failed. Try again.',
+      );
     } finally {
       setBusy(false);
     }
@@ -61,8 +67,22 @@ export function SignInPage() {
           }}
         >
           <Stack>
-            <TextInput label="E-mail address" type="email" autoComplete="username" value={email} onChange={setEmail} maxLength={200} />
-            <TextInput label="Password" type="password" autoComplete="current-password" value={password} onChange={setPassword} maxLength={200} />
+            <TextInput
+              label="E-mail address"
+              type="email"
+              autoComplete="username"
+              value={email}
+              onChange={setEmail}
+              maxLength={200}
+            />
+            <TextInput
+              label="Password"
+              type="password"
+              autoComplete="current-password"
+              value={password}
+              onChange={setPassword}
+              maxLength={200}
+            />
             {problem !== undefined && (
               <div role="alert">
                 <Notice kind="act" title={problem} />

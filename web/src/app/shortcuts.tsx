@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import styled from 'styled-components';
 import { Sheet } from '../kit/Sheet';
 
@@ -19,7 +19,9 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
 const PAIR_MS = 900;
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
 }
 
 /** The shortcut a key event stands for; undo and redo work while typing, single keys do not. */
@@ -35,8 +37,7 @@ function pressed(event: KeyboardEvent, before: string): string | null {
 
 /** Runs what a shortcut is bound to while the component is there. */
 export function useShortcuts(bound: Readonly<Record<string, () => void>>): void {
-  const latest = useRef(bound);
-  latest.current = bound;
+  const workOf = useEffectEvent((name: string) => bound[name]);
   useEffect(() => {
     let before = '';
     let at = 0;
@@ -44,7 +45,7 @@ export function useShortcuts(bound: Readonly<Record<string, () => void>>): void 
       const name = pressed(event, event.timeStamp - at < PAIR_MS ? before : '');
       before = event.key;
       at = event.timeStamp;
-      const work = name === null ? undefined : latest.current[name];
+      const work = name === null ? undefined : workOf(name);
       if (!work) return;
       event.preventDefault();
       work();

@@ -78,7 +78,7 @@ export function FigureButton({ name, figure, under, colour, text = figureText(fi
           setOpen(true);
         }}
         aria-label={`${name}: ${text}. Show the working.`}
-        style={colour === undefined ? undefined : ({ '--mark': colour } as React.CSSProperties)}
+        style={colour === undefined ? undefined : { '--mark': colour }}
       >
         <Name>{name}</Name>
         <Value>{text}</Value>

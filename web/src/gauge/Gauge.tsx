@@ -57,7 +57,10 @@ function leastPhase(figures: PerPhase): Figure | undefined {
   const found = Object.values(figures);
   const unknown = found.find(({ value }) => value === null);
   if (unknown) return unknown;
-  return found.reduce<Figure | undefined>((best, next) => (best && (best.value ?? 0) <= (next.value ?? 0) ? best : next), undefined);
+  return found.reduce<Figure | undefined>(
+    (best, next) => (best && (best.value ?? 0) <= (next.value ?? 0) ? best : next),
+    undefined,
+  );
 }
 
 /** Why the headroom is not what it seems, in a few words. */
@@ -93,7 +96,12 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
           under={<EvidenceWord evidence={supply.evidence} />}
           colour="var(--ink)"
         />
-        <FigureButton name={`MD now${phases}`} figure={now} under={`by ${demand.basis} · ${figureText(demand.beforeKva)}`} colour="var(--now)" />
+        <FigureButton
+          name={`MD now${phases}`}
+          figure={now}
+          under={`by ${demand.basis} · ${figureText(demand.beforeKva)}`}
+          colour="var(--now)"
+        />
         <FigureButton
           name={`MD after${phases}`}
           figure={after}
@@ -109,7 +117,9 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
         <RouteBox>
           <RouteMark way={route.way} />
           <Small>
-            {route.triggers.length === 0 ? 'nothing stands in the way' : `${route.triggers.length} reason${route.triggers.length === 1 ? '' : 's'}`}
+            {route.triggers.length === 0
+              ? 'nothing stands in the way'
+              : `${route.triggers.length} reason${route.triggers.length === 1 ? '' : 's'}`}
           </Small>
         </RouteBox>
       </Figures>

@@ -17,7 +17,10 @@ const Svg = styled.svg`
 
 /** The length of the scale in amperes: past the fuse, past the demand, in whole tens. */
 export function scaleEnd(ratingA: number, rows: readonly ScaleRow[]): number {
-  const most = Math.max(ratingA * 1.25, ...rows.flatMap(({ afterA, unmanagedA }) => [afterA ?? 0, unmanagedA ?? 0]).map((a) => a * 1.08));
+  const most = Math.max(
+    ratingA * 1.25,
+    ...rows.flatMap(({ afterA, unmanagedA }) => [afterA ?? 0, unmanagedA ?? 0]).map((a) => a * 1.08),
+  );
   return Math.ceil(most / 20) * 20;
 }
 
@@ -29,7 +32,15 @@ const TOP = 22;
  * The instrument: one bar a phase from nought, what the house takes solid, what is added hatched, the fuse a post across
  * them all. What would pass the post is cross-hatched beyond it.
  */
-export function Scale({ ratingA, established, rows }: { readonly ratingA: number; readonly established: boolean; readonly rows: readonly ScaleRow[] }) {
+export function Scale({
+  ratingA,
+  established,
+  rows,
+}: {
+  readonly ratingA: number;
+  readonly established: boolean;
+  readonly rows: readonly ScaleRow[];
+}) {
   const end = scaleEnd(ratingA, rows);
   const at = (amperes: number): string => `${(100 * Math.min(amperes, end)) / end}%`;
   const span = (from: number, to: number): string => `${(100 * Math.max(0, Math.min(to, end) - from)) / end}%`;
@@ -57,11 +68,26 @@ export function Scale({ ratingA, established, rows }: { readonly ratingA: number
           <g key={phase}>
             <rect x="0" y={y} width="100%" height={BAR} rx={3} fill="var(--raised)" stroke="var(--line)" />
             {unmanagedA !== null && unmanagedA > after && (
-              <rect x={at(after)} y={y + 4} width={span(after, unmanagedA)} height={BAR - 8} fill="none" stroke="var(--added)" strokeDasharray="4 3" />
+              <rect
+                x={at(after)}
+                y={y + 4}
+                width={span(after, unmanagedA)}
+                height={BAR - 8}
+                fill="none"
+                stroke="var(--added)"
+                strokeDasharray="4 3"
+              />
             )}
             <rect x="0" y={y} width={at(Math.min(now, ratingA))} height={BAR} rx={3} fill="var(--now)" />
             {now < ratingA && after > now && (
-              <rect x={at(now)} y={y} width={span(now, Math.min(after, ratingA))} height={BAR} fill="url(#hatch-added)" stroke="var(--added)" />
+              <rect
+                x={at(now)}
+                y={y}
+                width={span(now, Math.min(after, ratingA))}
+                height={BAR}
+                fill="url(#hatch-added)"
+                stroke="var(--added)"
+              />
             )}
             {after > ratingA && (
               <rect
@@ -76,12 +102,25 @@ export function Scale({ ratingA, established, rows }: { readonly ratingA: number
             )}
             {afterA !== null && after < ratingA && (
               <>
-                <line x1={at(after)} x2={at(ratingA)} y1={y + BAR / 2} y2={y + BAR / 2} stroke="var(--left)" strokeWidth={2} />
+                <line
+                  x1={at(after)}
+                  x2={at(ratingA)}
+                  y1={y + BAR / 2}
+                  y2={y + BAR / 2}
+                  stroke="var(--left)"
+                  strokeWidth={2}
+                />
                 <line x1={at(after)} x2={at(after)} y1={y + 3} y2={y + BAR - 3} stroke="var(--left)" strokeWidth={2} />
               </>
             )}
             {rows.length > 1 && (
-              <text x={6} y={y + 15} fontSize={12} fontWeight={700} fill={now > end / 12 ? 'var(--surface)' : 'var(--ink)'}>
+              <text
+                x={6}
+                y={y + 15}
+                fontSize={12}
+                fontWeight={700}
+                fill={now > end / 12 ? 'var(--surface)' : 'var(--ink)'}
+              >
                 {phase}
               </text>
             )}

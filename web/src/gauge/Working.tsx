@@ -22,7 +22,11 @@ const StepBox = styled.li`
 /** How a figure came about, step by step, with the rule behind each step and where the rule comes from. */
 export function WorkingSheet({ figure, onClose }: { readonly figure: Figure | null; readonly onClose: () => void }) {
   return (
-    <Sheet title={figure ? `${figure.label}: ${figureText(figure)}` : 'Working'} isOpen={figure !== null} onClose={onClose}>
+    <Sheet
+      title={figure ? `${figure.label}: ${figureText(figure)}` : 'Working'}
+      isOpen={figure !== null}
+      onClose={onClose}
+    >
       {figure?.why !== undefined && <p className="quiet">{figure.why}</p>}
       {figure && figure.working.length === 0 && <p className="quiet">There is no working yet.</p>}
       <Steps>

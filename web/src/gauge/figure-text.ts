@@ -11,6 +11,8 @@ export function amount(value: number, unit: string): string {
   const digits = unit === 'kVA' ? 2 : 1;
   // Never “-0.0”.
   const rounded = Number(value.toFixed(digits)) || 0;
-  const text = Math.abs(rounded).toFixed(digits).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f');
+  const text = Math.abs(rounded)
+    .toFixed(digits)
+    .replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f');
   return `${rounded < 0 ? '−' : ''}${text} ${unit}`;
 }

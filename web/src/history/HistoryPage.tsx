@@ -50,7 +50,10 @@ export default function HistoryPage() {
   const entries = data?.flatMap((page) => page.entries) ?? [];
   return (
     <Page id="main">
-      <Link to={`/jobs/${jobId}`} style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center', gap: '0.4rem' }}>
+      <Link
+        to={`/jobs/${jobId}`}
+        style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center', gap: '0.4rem' }}
+      >
         <ArrowLeft size={18} aria-hidden /> Back to the survey
       </Link>
       <h1>History{job ? ` of ${jobNumber(job.number)}` : ''}</h1>
@@ -78,7 +81,9 @@ export default function HistoryPage() {
 }
 
 function Entry({ entry }: { readonly entry: HistoryEntry }) {
-  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'medium' }).format(new Date(entry.madeAt));
+  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'medium' }).format(
+    new Date(entry.madeAt),
+  );
   const rest = entry.changes.length - SHOWN;
   return (
     <li>

@@ -119,13 +119,23 @@ export function JobsPage() {
       {data && <JobList jobs={data.jobs} search={search} />}
       {data && data.total > JOBS_PAGE && (
         <Row style={{ justifyContent: 'center' }}>
-          <Button isDisabled={page === 0} onPress={() => { setPage(page - 1); }}>
+          <Button
+            isDisabled={page === 0}
+            onPress={() => {
+              setPage(page - 1);
+            }}
+          >
             Newer
           </Button>
           <span className="figures">
             {page * JOBS_PAGE + 1}–{Math.min(data.total, (page + 1) * JOBS_PAGE)} of {data.total}
           </span>
-          <Button isDisabled={(page + 1) * JOBS_PAGE >= data.total} onPress={() => { setPage(page + 1); }}>
+          <Button
+            isDisabled={(page + 1) * JOBS_PAGE >= data.total}
+            onPress={() => {
+              setPage(page + 1);
+            }}
+          >
             Older
           </Button>
         </Row>
@@ -144,7 +154,9 @@ function JobList({ jobs, search }: { readonly jobs: readonly Job[]; readonly sea
   if (jobs.length === 0)
     return (
       <p className="quiet" role="status" style={{ padding: '2rem', textAlign: 'center' }}>
-        {search.trim() === '' ? 'No jobs yet. Press “New job” to start the first.' : `No job has “${search.trim()}” in it.`}
+        {search.trim() === ''
+          ? 'No jobs yet. Press “New job” to start the first.'
+          : `No job has “${search.trim()}” in it.`}
       </p>
     );
   return (
@@ -165,7 +177,9 @@ function JobList({ jobs, search }: { readonly jobs: readonly Job[]; readonly sea
               </span>
             </span>
             <RouteMark way={job.route} />
-            <span style={{ fontSize: '0.92rem' }}>{job.nextQuestion ?? <span className="quiet">Nothing open</span>}</span>
+            <span style={{ fontSize: '0.92rem' }}>
+              {job.nextQuestion ?? <span className="quiet">Nothing open</span>}
+            </span>
           </Item>
         </li>
       ))}

@@ -51,8 +51,23 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
         }}
       >
         <Stack>
-          <TextInput label="Where" value={place} onChange={setPlace} help="Address, or what the customer calls it." maxLength={200} autoFocus fault={faultAt('$.place')} />
-          <TextInput label="What is wanted" value={wanted} onChange={setWanted} help="For example: vehicle charger on the drive." maxLength={200} fault={faultAt('$.wanted')} />
+          <TextInput
+            label="Where"
+            value={place}
+            onChange={setPlace}
+            help="Address, or what the customer calls it."
+            maxLength={200}
+            autoFocus
+            fault={faultAt('$.place')}
+          />
+          <TextInput
+            label="What is wanted"
+            value={wanted}
+            onChange={setWanted}
+            help="For example: vehicle charger on the drive."
+            maxLength={200}
+            fault={faultAt('$.wanted')}
+          />
           {problem && (
             <div role="alert">
               <Notice kind="act" title={problem.text} />

@@ -1,4 +1,4 @@
-import { Label, Radio, RadioGroup } from 'react-aria-components';
+import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from './fields';
 
@@ -8,7 +8,8 @@ const Tiles = styled.div`
   grid-template-columns: repeat(auto-fill, minmax(min(100%, var(--tile, 10rem)), 1fr));
 `;
 
-const Tile = styled(Radio)`
+const Tile = styled(RadioButton)`
+  height: 100%;
   display: grid;
   grid-template-columns: 1.25rem 1fr;
   column-gap: 0.55rem;
@@ -72,17 +73,19 @@ export function Choice<V extends string>({ label, value, options, onChange, help
         <FieldLabel>{label}</FieldLabel>
       </Label>
       {help !== undefined && <FieldHelp style={{ margin: '0 0 0.4rem' }}>{help}</FieldHelp>}
-      <Tiles style={tile ? ({ '--tile': tile } as React.CSSProperties) : undefined}>
+      <Tiles style={tile ? { '--tile': tile } : undefined}>
         {options.map((option) => (
-          <Tile key={option.value} value={option.value}>
-            <Dot aria-hidden />
-            <span>
-              <span style={{ fontWeight: 600 }}>
-                {option.mark} {option.label}
+          <RadioField key={option.value} value={option.value}>
+            <Tile>
+              <Dot aria-hidden />
+              <span>
+                <span style={{ fontWeight: 600 }}>
+                  {option.mark} {option.label}
+                </span>
+                {option.note !== undefined && <FieldHelp>{option.note}</FieldHelp>}
               </span>
-              {option.note !== undefined && <FieldHelp>{option.note}</FieldHelp>}
-            </span>
-          </Tile>
+            </Tile>
+          </RadioField>
         ))}
       </Tiles>
     </RadioGroup>

@@ -13,7 +13,14 @@ export const EVIDENCE_NAMES: Readonly<Record<Evidence, string>> = {
 export function EvidenceMark({ evidence, size = 18 }: { readonly evidence: Evidence | null; readonly size?: number }) {
   const grade = evidence === null ? 0 : EVIDENCE.indexOf(evidence) + 1;
   return (
-    <svg width={size} height={size} viewBox="0 0 20 20" aria-hidden focusable="false" style={{ verticalAlign: '-0.15em' }}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 20 20"
+      aria-hidden
+      focusable="false"
+      style={{ verticalAlign: '-0.15em' }}
+    >
       {EVIDENCE.map((each, index) => {
         const height = 4 + index * 2.4;
         return (

@@ -44,7 +44,7 @@ export interface NoticeProps {
 export function Notice({ kind, title, children }: NoticeProps) {
   const Shape = SHAPES[kind];
   return (
-    <Frame style={{ '--kind': COLOURS[kind] } as React.CSSProperties}>
+    <Frame style={{ '--kind': COLOURS[kind] }}>
       <Shape size={21} aria-hidden />
       <div>
         <div>

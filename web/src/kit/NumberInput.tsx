@@ -93,7 +93,14 @@ export function NumberInput({ label, unit, value, onChange, least, most, whole, 
   };
 
   return (
-    <TextField value={typed} onChange={type} isInvalid={fault !== undefined} inputMode={whole ? 'numeric' : 'decimal'} autoComplete="off" maxLength={24}>
+    <TextField
+      value={typed}
+      onChange={type}
+      isInvalid={fault !== undefined}
+      inputMode={whole ? 'numeric' : 'decimal'}
+      autoComplete="off"
+      maxLength={24}
+    >
       <Label>
         <FieldLabel>{label}</FieldLabel>
       </Label>

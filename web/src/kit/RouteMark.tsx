@@ -48,7 +48,7 @@ const Frame = styled.span`
 /** The route: its shape, its words, its colour. */
 export function RouteMark({ way, size = 20 }: { readonly way: RouteWay; readonly size?: number }) {
   return (
-    <Frame style={{ '--way': COLOURS[way] } as React.CSSProperties}>
+    <Frame style={{ '--way': COLOURS[way] }}>
       <svg
         width={size}
         height={size}

@@ -47,7 +47,14 @@ export interface SelectProps<V extends string> {
 }
 
 /** One of many, from a list that opens. */
-export function Select<V extends string>({ label, hideLabel, value, options, onChange, placeholder = 'Not known' }: SelectProps<V>) {
+export function Select<V extends string>({
+  label,
+  hideLabel,
+  value,
+  options,
+  onChange,
+  placeholder = 'Not known',
+}: SelectProps<V>) {
   return (
     <AriaSelect
       value={value ?? null}
@@ -65,9 +72,7 @@ export function Select<V extends string>({ label, hideLabel, value, options, onC
         <ChevronDown size={18} aria-hidden />
       </Trigger>
       <Drop>
-        <ListBox items={options}>
-          {(option) => <Item id={option.value}>{option.label}</Item>}
-        </ListBox>
+        <ListBox items={options}>{(option) => <Item id={option.value}>{option.label}</Item>}</ListBox>
       </Drop>
     </AriaSelect>
   );

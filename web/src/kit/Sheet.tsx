@@ -51,7 +51,13 @@ export interface SheetProps {
 /** A sheet at the side, or from below on a phone; Escape and a tap outside put it away. */
 export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   return (
-    <Veil isOpen={isOpen} onOpenChange={(open) => { if (!open) onClose(); }} isDismissable>
+    <Veil
+      isOpen={isOpen}
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      isDismissable
+    >
       <Panel>
         <Inner>
           <Top>

@@ -13,6 +13,7 @@ describe('reading a typed number', () => {
   });
   it('tells nothing from nonsense', () => {
     expect(readNumber('  ', 'A').kind).toBe('empty');
-    for (const typed of ['1e9', 'sixty', '1.2.3', '--1', 'A6']) expect(readNumber(typed, 'A').kind).toBe('not-a-number');
+    for (const typed of ['1e9', 'sixty', '1.2.3', '--1', 'A6'])
+      expect(readNumber(typed, 'A').kind).toBe('not-a-number');
   });
 });

@@ -5,7 +5,15 @@ import { Stack } from '../kit/Panel';
 import { ASK_WORDS, STATION_NAMES } from './station-names';
 
 /** A station’s heading, what it is for, its own fields, and what is still open there. */
-export function StationFrame({ station, lead, children }: { readonly station: Station; readonly lead: string; readonly children: React.ReactNode }) {
+export function StationFrame({
+  station,
+  lead,
+  children,
+}: {
+  readonly station: Station;
+  readonly lead: string;
+  readonly children: React.ReactNode;
+}) {
   const { assessment } = useSurvey();
   const findings = assessment.findings.filter((finding) => finding.station === station);
   const dangers = findings.filter(({ grade }) => grade === 'danger');
@@ -13,7 +21,9 @@ export function StationFrame({ station, lead, children }: { readonly station: St
   return (
     <Stack>
       <div>
-        <h1 id="station-name" tabIndex={-1}>{STATION_NAMES[station]}</h1>
+        <h1 id="station-name" tabIndex={-1}>
+          {STATION_NAMES[station]}
+        </h1>
         <p className="quiet">{lead}</p>
       </div>
       {dangers.map((finding, index) => (
@@ -23,7 +33,7 @@ export function StationFrame({ station, lead, children }: { readonly station: St
       ))}
       {children}
       {others.length > 0 && (
-        <Stack as="section" aria-label="Still open here" style={{ '--gap': '0.5rem' } as React.CSSProperties}>
+        <Stack as="section" aria-label="Still open here" style={{ '--gap': '0.5rem' }}>
           <h2>Still open here</h2>
           {others.map((finding, index) => (
             <Notice key={index} kind={finding.grade} title={finding.title}>

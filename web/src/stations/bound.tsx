@@ -68,7 +68,15 @@ export function BoundChoice<V extends string>({
 }
 
 /** Yes, no or not known, as three tiles. */
-export function BoundAnswer({ path, label, help }: { readonly path: Path; readonly label: string; readonly help?: string }) {
+export function BoundAnswer({
+  path,
+  label,
+  help,
+}: {
+  readonly path: Path;
+  readonly label: string;
+  readonly help?: string;
+}) {
   return (
     <BoundChoice
       path={path}
@@ -106,7 +114,7 @@ export function BoundCode<T extends number | boolean>({
       label={label}
       tile={tile}
       {...(help === undefined ? {} : { help })}
-      value={codes.some((code) => code.value === value) ? String(value) : undefined}
+      value={codes.find((code) => code.value === value)?.value.toString()}
       options={codes.map((code) => ({ ...code, value: String(code.value) }))}
       onChange={(next) => {
         set(path, codes.find((code) => String(code.value) === next)?.value);

@@ -8,9 +8,13 @@ import type { SurveyState, SurveyStore } from './survey-store';
 export function Conflicts({ state, store }: { readonly state: SurveyState; readonly store: SurveyStore }) {
   if (state.conflicts.length === 0) return null;
   return (
-    <Stack role="alert" style={{ '--gap': '0.5rem' } as React.CSSProperties}>
+    <Stack role="alert" style={{ '--gap': '0.5rem' }}>
       {state.conflicts.map((conflict) => (
-        <Notice key={conflict.change.path.join('/')} kind="act" title={`Also changed elsewhere: ${placeWords(conflict.change.path)}`}>
+        <Notice
+          key={conflict.change.path.join('/')}
+          kind="act"
+          title={`Also changed elsewhere: ${placeWords(conflict.change.path)}`}
+        >
           <Row style={{ marginTop: '0.4rem' }}>
             <Button
               onPress={() => {

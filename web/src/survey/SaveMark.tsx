@@ -28,9 +28,17 @@ export function SaveMark({ state }: { readonly state: SaveState }) {
   const { pathname } = useLocation();
   const trouble = state === 'offline' || state === 'signed-out' || state === 'refused';
   return (
-    <Frame role="status" aria-label="Saving" style={trouble ? { color: 'var(--hold)', fontWeight: 600 } : { color: 'var(--quiet)' }}>
+    <Frame
+      role="status"
+      aria-label="Saving"
+      style={trouble ? { color: 'var(--hold)', fontWeight: 600 } : { color: 'var(--quiet)' }}
+    >
       <Shape size={17} aria-hidden /> {words}
-      {state === 'signed-out' && <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} reloadDocument>Sign in</Link>}
+      {state === 'signed-out' && (
+        <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} reloadDocument>
+          Sign in
+        </Link>
+      )}
     </Frame>
   );
 }

@@ -31,7 +31,7 @@ const Page = styled.div`
   padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 5rem;
 `;
 
-const Top = styled.div`
+const Top = styled.section`
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -94,14 +94,33 @@ const RoundLink = styled(Link)`
   color: var(--ink);
 `;
 
-/** One job's survey: the walk, the gauge, and the station at hand. */
+/** One job’s survey. Opening another job, or trying again, starts afresh. */
 export default function SurveyPage() {
   const { jobId = '', station } = useParams();
-  const me = useOutletContext<Me>();
   const [attempt, setAttempt] = useState(0);
-  const { data: job, error } = useJob(jobId);
-  const opening = useSurveyStore(jobId, me.id, attempt);
   const at = STATIONS.find((each) => each === station) ?? 'place';
+  return (
+    <OpeningSurvey
+      key={`${jobId} ${attempt}`}
+      jobId={jobId}
+      station={at}
+      onRetry={() => {
+        setAttempt(attempt + 1);
+      }}
+    />
+  );
+}
+
+interface OpeningProps {
+  readonly jobId: string;
+  readonly station: Station;
+  readonly onRetry: () => void;
+}
+
+function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
+  const me = useOutletContext<Me>();
+  const { data: job, error } = useJob(jobId);
+  const opening = useSurveyStore(jobId, me.id);
 
   if (error instanceof ServerProblem && error.status === 404)
     return (
@@ -117,22 +136,27 @@ export default function SurveyPage() {
         <Notice kind="act" title="The survey could not be opened.">
           {opening.error.message} Anything typed before on this device is still kept.
           <div style={{ marginTop: '0.5rem' }}>
-            <Button
-              onPress={() => {
-                setAttempt(attempt + 1);
-              }}
-            >
-              Try again
-            </Button>
+            <Button onPress={onRetry}>Try again</Button>
           </div>
         </Notice>
       </Page>
     );
   if (opening.kind === 'opening' || !job) return <Waiting what="Opening the survey …" />;
-  return <SurveyView key={jobId} job={job} me={me} store={opening.store} station={at} />;
+  return <SurveyView job={job} me={me} store={opening.store} station={station} />;
 }
 
-function SurveyView({ job, me, store, station }: { readonly job: Job; readonly me: Me; readonly store: SurveyStore; readonly station: Station }) {
+/** The walk, the gauge, and the station at hand. */
+function SurveyView({
+  job,
+  me,
+  store,
+  station,
+}: {
+  readonly job: Job;
+  readonly me: Me;
+  readonly store: SurveyStore;
+  readonly station: Station;
+}) {
   const state = useSyncExternalStore(store.subscribe, store.get);
   const { survey } = state;
   const pack = rulePack(me.rulePackId) ?? gbDefault;
@@ -187,18 +211,31 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
   return (
     <SurveyProvider value={here}>
       <Page>
-        <Top className="no-print">
+        <Top className="no-print" aria-label="This survey">
           <RoundLink to="/" aria-label="Back to the jobs">
             <ArrowLeft size={20} aria-hidden />
           </RoundLink>
           <span style={{ marginRight: 'auto' }}>
-            <span className="figures quiet">{jobNumber(job.number)}</span> <strong>{survey.place.addressLine1 ?? job.place}</strong>
+            <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
+            <strong>{survey.place.addressLine1 ?? job.place}</strong>
           </span>
           <SaveMark state={state.saveState} />
-          <BareButton aria-label="Undo" isDisabled={!state.canUndo} onPress={() => { store.undo(); }}>
+          <BareButton
+            aria-label="Undo"
+            isDisabled={!state.canUndo}
+            onPress={() => {
+              store.undo();
+            }}
+          >
             <Undo2 size={19} aria-hidden />
           </BareButton>
-          <BareButton aria-label="Redo" isDisabled={!state.canRedo} onPress={() => { store.redo(); }}>
+          <BareButton
+            aria-label="Redo"
+            isDisabled={!state.canRedo}
+            onPress={() => {
+              store.redo();
+            }}
+          >
             <Redo2 size={19} aria-hidden />
           </BareButton>
           <RoundLink to={`/jobs/${job.id}/history`} aria-label="History">
@@ -247,7 +284,11 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
         ) : (
           <span />
         )}
-        <BareButton onPress={() => { setWalking(true); }}>
+        <BareButton
+          onPress={() => {
+            setWalking(true);
+          }}
+        >
           <ListTree size={20} aria-hidden /> {index + 1} of {STATIONS.length}: {STATION_NAMES[station]}
         </BareButton>
         {after ? (
@@ -258,8 +299,22 @@ function SurveyView({ job, me, store, station }: { readonly job: Job; readonly m
           <span />
         )}
       </PhoneBar>
-      <Sheet title="The walk" isOpen={walking} onClose={() => { setWalking(false); }}>
-        <Walk jobId={job.id} current={station} assessment={assessment} missing={missing} onGo={() => { setWalking(false); }} />
+      <Sheet
+        title="The walk"
+        isOpen={walking}
+        onClose={() => {
+          setWalking(false);
+        }}
+      >
+        <Walk
+          jobId={job.id}
+          current={station}
+          assessment={assessment}
+          missing={missing}
+          onGo={() => {
+            setWalking(false);
+          }}
+        />
       </Sheet>
     </SurveyProvider>
   );

@@ -3,8 +3,14 @@ import { changeWords } from './change-words';
 describe('changes in words', () => {
   it.each([
     [{ kind: 'set', path: ['place', 'meterPointNumber'], to: '97' }, 'Place: meter point number: not known → 97'],
-    [{ kind: 'set', path: ['supply', 'nodes', 'cut-out', 'ratingA'], from: 60, to: 100 }, 'Supply: cut out: rating (A): 60 → 100'],
-    [{ kind: 'set', path: ['loads', 'cooker-1'], to: { id: 'cooker-1', class: 'cooking' } }, 'Loads: cooker 1: added cooking'],
+    [
+      { kind: 'set', path: ['supply', 'nodes', 'cut-out', 'ratingA'], from: 60, to: 100 },
+      'Supply: cut out: rating (A): 60 → 100',
+    ],
+    [
+      { kind: 'set', path: ['loads', 'cooker-1'], to: { id: 'cooker-1', class: 'cooking' } },
+      'Loads: cooker 1: added cooking',
+    ],
     [{ kind: 'set', path: ['loads', 'x-1', 'powerW'], from: 5 }, 'Loads: x 1: power (W): 5 → not known'],
     [{ kind: 'order', path: ['loads'], from: [], to: [] }, 'Loads: put in another order'],
   ] as const)('%j', (change, words) => {

@@ -27,7 +27,10 @@ function fieldName(key: string): string {
 export function placeWords(path: Path): string {
   return path
     .filter((key) => key !== 'nodes')
-    .map((key, index) => NAMES[key] ?? (index === path.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')))
+    .map(
+      (key, index) =>
+        NAMES[key] ?? (index === path.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')),
+    )
     .join(': ');
 }
 

@@ -2,7 +2,12 @@ import { apply, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
 
-const blank = { place: {}, supply: { nodes: [{ id: 'cut-out', kind: 'cut-out' }] }, loads: [], notes: '' } as unknown as Survey;
+const blank = {
+  place: {},
+  supply: { nodes: [{ id: 'cut-out', kind: 'cut-out' }] },
+  loads: [],
+  notes: '',
+} as unknown as Survey;
 const head = (survey: Survey = blank, seq = 1) => ({ survey, revisionId: `r${seq}`, seq });
 
 /** A store whose timers run when told and whose server is a function. */
@@ -39,7 +44,9 @@ describe('a survey being worked on', () => {
     expect(store.get().saveState).toBe('waiting');
     expect(kept.at(-1)?.document.place.town).toBe('Netherby');
     await run();
-    expect(sent).toEqual([{ id: 'id1', parentId: 'r1', changes: [{ kind: 'set', path: ['place', 'town'], to: 'Netherby' }] }]);
+    expect(sent).toEqual([
+      { id: 'id1', parentId: 'r1', changes: [{ kind: 'set', path: ['place', 'town'], to: 'Netherby' }] },
+    ]);
     expect(store.get().saveState).toBe('saved');
     expect(kept.at(-1)).toBeNull();
   });
@@ -98,7 +105,9 @@ describe('a survey being worked on', () => {
   it('asks when the same field was set elsewhere; mine can be kept, and is then sent on top of theirs', async () => {
     const theirs = { ...blank, place: { town: 'theirs' } } as unknown as Survey;
     let calls = 0;
-    const { store, sent, kept, run } = bench(() => ((calls += 1) === 1 ? { kind: 'conflict', head: head(theirs, 5) } : saved(6)));
+    const { store, sent, kept, run } = bench(() =>
+      (calls += 1) === 1 ? { kind: 'conflict', head: head(theirs, 5) } : saved(6),
+    );
     store.set(['place', 'town'], 'mine');
     await run();
     const [conflict] = store.get().conflicts;

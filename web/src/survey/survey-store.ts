@@ -1,4 +1,14 @@
-import { apply, diff, inverse, same, valueAt, type Change, type Conflict, type Path, type Value } from '@keen-gauge/core/record/changes';
+import {
+  apply,
+  diff,
+  inverse,
+  same,
+  valueAt,
+  type Change,
+  type Conflict,
+  type Path,
+  type Value,
+} from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { FieldFault } from '../api/client';
 import type { Head, Saved } from '../api/surveys';
@@ -52,7 +62,7 @@ const SAME_TYPING_MS = 1500;
 const RETRY_MS = [1500, 3000, 6000, 12_000, 30_000];
 
 const asValue = (survey: Survey): Value => survey as unknown as Value;
-const asList = (changes: readonly Change[]): Value => changes as unknown as Value;
+const asList = (changes: readonly Change[]): Value => changes;
 const asSurvey = (value: Value): Survey => value as unknown as Survey;
 
 interface Step {
@@ -264,7 +274,9 @@ export class SurveyStore {
     const made = apply(asValue(head.survey), mine);
     const found = made.conflicts.map((conflict) => wholeMember(conflict, head.survey, this.state.survey));
     const known = [...this.state.conflicts, ...found];
-    const conflicts = known.filter(({ change }, at) => known.findIndex((each) => same([...each.change.path], [...change.path])) === at);
+    const conflicts = known.filter(
+      ({ change }, at) => known.findIndex((each) => same([...each.change.path], [...change.path])) === at,
+    );
     this.state = { ...this.state, head, survey: asSurvey(made.document), conflicts };
     this.tell();
   }
@@ -286,6 +298,7 @@ function wholeMember(conflict: Conflict, theirs: Survey, mine: Survey): Conflict
 function sameField(before: readonly Change[], now: readonly Change[]): boolean {
   const [last, next] = [before.at(-1), now[0]];
   if (now.length !== 1 || last?.kind !== 'set' || next?.kind !== 'set') return false;
-  const typed = (value: Value | undefined): boolean => typeof value === 'string' || typeof value === 'number' || value === undefined;
+  const typed = (value: Value | undefined): boolean =>
+    typeof value === 'string' || typeof value === 'number' || value === undefined;
   return same(last.path, next.path) && typed(last.to) && typed(next.to) && typed(next.from);
 }

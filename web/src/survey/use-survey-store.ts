@@ -12,13 +12,12 @@ export type Opening =
   | { readonly kind: 'failed'; readonly error: Error };
 
 /** Opens a job's survey: the server's head, typing this browser kept, and an eye on what others save. */
-export function useSurveyStore(jobId: string, personId: string, attempt: number): Opening {
+export function useSurveyStore(jobId: string, personId: string): Opening {
   const [opening, setOpening] = useState<Opening>({ kind: 'opening' });
 
   useEffect(() => {
     let gone = false;
     let store: SurveyStore | undefined;
-    setOpening({ kind: 'opening' });
     open(jobId, personId)
       .then((opened) => {
         if (gone) opened.close();
@@ -52,7 +51,7 @@ export function useSurveyStore(jobId: string, personId: string, attempt: number)
       window.removeEventListener('focus', look);
       window.removeEventListener('online', back);
     };
-  }, [jobId, personId, attempt]);
+  }, [jobId, personId]);
 
   return opening;
 }
@@ -89,7 +88,10 @@ async function send(jobId: string, revision: Parameters<Links['send']>[0]): Prom
     if (error.status === 409) return { kind: 'conflict', head: headOf(error.members as unknown as ConflictAnswer) };
     if (error.status === 401) return { kind: 'signed-out' };
     if (error.status >= 500) return { kind: 'no-answer' };
-    return { kind: 'refused', faults: error.faults.length > 0 ? error.faults : [{ path: '$', wrong: error.title, expected: error.detail }] };
+    return {
+      kind: 'refused',
+      faults: error.faults.length > 0 ? error.faults : [{ path: '$', wrong: error.title, expected: error.detail }],
+    };
   }
 }
 

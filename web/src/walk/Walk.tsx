@@ -66,7 +66,8 @@ export function workAt(station: Station, assessment: Assessment, missing: number
     const words = triggers.length === 0 ? 'settled' : `${triggers.length} reason${triggers.length === 1 ? '' : 's'}`;
     return { open: triggers.length, words, danger: way === 'hold' };
   }
-  if (station === 'pack') return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
+  if (station === 'pack')
+    return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
   const here = assessment.findings.filter((finding) => finding.station === station);
   const count = (wanted: FindingGrade): number => here.filter(({ grade }) => grade === wanted).length;
   const [dangers, asks, acts] = [count('danger'), count('ask'), count('act')];
@@ -86,13 +87,37 @@ function StopMark({ work }: { readonly work: StationWork }) {
     );
   return (
     <svg width={30} height={30} viewBox="0 0 30 30" aria-hidden focusable="false">
-      <rect x={5} y={5} width={20} height={20} rx={open > 0 ? 10 : 5} fill={open > 0 ? 'var(--surface)' : 'var(--ink)'} stroke="var(--ink)" strokeWidth={2.2} />
+      <rect
+        x={5}
+        y={5}
+        width={20}
+        height={20}
+        rx={open > 0 ? 10 : 5}
+        fill={open > 0 ? 'var(--surface)' : 'var(--ink)'}
+        stroke="var(--ink)"
+        strokeWidth={2.2}
+      />
       {open > 0 ? (
-        <text x={15} y={20} textAnchor="middle" fontSize={14} fontWeight={700} fill="var(--ink)" fontFamily="var(--figures)">
+        <text
+          x={15}
+          y={20}
+          textAnchor="middle"
+          fontSize={14}
+          fontWeight={700}
+          fill="var(--ink)"
+          fontFamily="var(--figures)"
+        >
           {open}
         </text>
       ) : (
-        <path d="M10.500 15.500l3.200 3.200 6-7" fill="none" stroke="var(--surface)" strokeWidth={2.4} strokeLinecap="round" strokeLinejoin="round" />
+        <path
+          d="M10.500 15.500l3.200 3.200 6-7"
+          fill="none"
+          stroke="var(--surface)"
+          strokeWidth={2.4}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
       )}
     </svg>
   );

@@ -9,11 +9,17 @@ export interface PackLabel {
 }
 
 const dated = (iso: string): string =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeStyle: 'short', timeZone: 'Europe/London' }).format(new Date(iso));
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeStyle: 'short', timeZone: 'Europe/London' }).format(
+    new Date(iso),
+  );
 
 /** The pack as a tagged A4 PDF: the operator’s sections, what is missing, declarations and signature, workings annexed. */
 export async function packPdf(content: PackContent, signedBy: SignedBy, label: PackLabel): Promise<Buffer> {
-  const page = new Page({ title: `${content.title}, ${label.number}`, author: signedBy.firm, subject: content.purpose });
+  const page = new Page({
+    title: `${content.title}, ${label.number}`,
+    author: signedBy.firm,
+    subject: content.purpose,
+  });
   page.heading(1, content.title);
   page.paragraph(`Pack ${label.number} · job ${label.job} · signed ${dated(signedBy.at)}`, { quiet: true });
   page.paragraph(content.purpose, { face: 'bold' });
@@ -39,9 +45,12 @@ export async function packPdf(content: PackContent, signedBy: SignedBy, label: P
     'Made in support of a competent person’s judgement. National wiring rules, the operator’s requirements and the makers’ instructions come first.',
     { quiet: true, size: 9 },
   );
-  page.paragraph(`Signed: ${signedBy.name}, ${signedBy.firm}${signedBy.registration ? `, ${signedBy.registration}` : ''}, ${dated(signedBy.at)}`, {
-    face: 'bold',
-  });
+  page.paragraph(
+    `Signed: ${signedBy.name}, ${signedBy.firm}${signedBy.registration ? `, ${signedBy.registration}` : ''}, ${dated(signedBy.at)}`,
+    {
+      face: 'bold',
+    },
+  );
   page.heading(2, 'Annex: working');
   for (const figure of content.workings) {
     page.paragraph(`${figure.label}: ${figureText(figure)}`, { face: 'bold' });

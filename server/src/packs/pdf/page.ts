@@ -60,7 +60,9 @@ export class Page {
     const table = this.doc.struct('Table');
     this.root.add(table);
     for (const cells of rows) {
-      const tallest = Math.max(...cells.map(({ text, style }, at) => this.height(text, (widths[at] ?? 0) - 8, style ?? {})));
+      const tallest = Math.max(
+        ...cells.map(({ text, style }, at) => this.height(text, (widths[at] ?? 0) - 8, style ?? {})),
+      );
       this.room(Math.min(tallest + 6, 400));
       const top = this.y;
       let lowest = top;
@@ -80,7 +82,12 @@ export class Page {
       row.end();
       this.y = lowest + 3;
       this.artifact(() => {
-        this.doc.moveTo(MARGIN, this.y).lineTo(MARGIN + WIDTH, this.y).lineWidth(0.4).strokeColor('#c9cfd4').stroke();
+        this.doc
+          .moveTo(MARGIN, this.y)
+          .lineTo(MARGIN + WIDTH, this.y)
+          .lineWidth(0.4)
+          .strokeColor('#c9cfd4')
+          .stroke();
       });
       this.y += 3;
     }
@@ -134,7 +141,12 @@ export class Page {
     return this.doc.heightOfString(text, { width, lineGap: 1.5 });
   }
 
-  private write(text: string, x: number, width: number, { face = 'regular', size = 10, quiet = false }: TextStyle): void {
+  private write(
+    text: string,
+    x: number,
+    width: number,
+    { face = 'regular', size = 10, quiet = false }: TextStyle,
+  ): void {
     const parts = runs(text === '' ? ' ' : text, face);
     this.doc.fontSize(size).fillColor(quiet ? QUIET : INK);
     parts.forEach((part, index) => {

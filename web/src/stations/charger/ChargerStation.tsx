@@ -15,7 +15,10 @@ export function ChargerStation() {
     store.edit({ ...survey, proposals: [...survey.proposals, proposal] });
   };
   return (
-    <StationFrame station="charger" lead="What is to be connected, and how it is kept inside the supply. Makers’ instructions come first.">
+    <StationFrame
+      station="charger"
+      lead="What is to be connected, and how it is kept inside the supply. Makers’ instructions come first."
+    >
       {survey.proposals.map((proposal) => (
         <ProposalPanel key={proposal.id} proposal={proposal} />
       ))}

@@ -24,13 +24,28 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
         <h2>{proposal.label ?? 'Vehicle charger'}</h2>
         <FieldGrid>
           <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
-          <BoundText path={[...path, 'makeAndModel']} label="Make and model" help="As its plate says." maxLength={100} />
-          <BoundNumber path={[...path, 'ratedA']} label="Rated current, each phase" unit="A" least={1} most={1000} usual={[16, 32]} />
+          <BoundText
+            path={[...path, 'makeAndModel']}
+            label="Make and model"
+            help="As its plate says."
+            maxLength={100}
+          />
+          <BoundNumber
+            path={[...path, 'ratedA']}
+            label="Rated current, each phase"
+            unit="A"
+            least={1}
+            most={1000}
+            usual={[16, 32]}
+          />
           {boards.length > 1 && (
             <Select
               label="Fed from"
               value={proposal.nodeId}
-              options={boards.map(({ id, label, kind: nodeKind }) => ({ value: id, label: label ?? NODE_NAMES[nodeKind] }))}
+              options={boards.map(({ id, label, kind: nodeKind }) => ({
+                value: id,
+                label: label ?? NODE_NAMES[nodeKind],
+              }))}
               onChange={(next) => {
                 set([...path, 'nodeId'], next);
               }}
@@ -68,13 +83,36 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
           ]}
         />
         {kind === 'fixed' && (
-          <BoundNumber path={[...path, 'limiter', 'fixedA']} label="Held to" unit="A" least={0} most={1000} usual={[10, 13, 16, 20, 25, 32]} help={`Never under ${least} A.`} />
+          <BoundNumber
+            path={[...path, 'limiter', 'fixedA']}
+            label="Held to"
+            unit="A"
+            least={0}
+            most={1000}
+            usual={[10, 13, 16, 20, 25, 32]}
+            help={`Never under ${least} A.`}
+          />
         )}
         {kind === 'clamp' && (
           <>
             <FieldGrid>
-              <BoundNumber path={[...path, 'limiter', 'setPointA']} label="Set-point" unit="A" least={0} most={3000} help="Usually a margin below the fuse: clamps and meters err." />
-              <BoundNumber path={[...path, 'limiter', 'failSafeA']} label="Fail-safe current" unit="A" least={0} most={1000} usual={[0, 6, 10, 16]} help="What it drops to when the clamp or its link is lost; 0 stops it." />
+              <BoundNumber
+                path={[...path, 'limiter', 'setPointA']}
+                label="Set-point"
+                unit="A"
+                least={0}
+                most={3000}
+                help="Usually a margin below the fuse: clamps and meters err."
+              />
+              <BoundNumber
+                path={[...path, 'limiter', 'failSafeA']}
+                label="Fail-safe current"
+                unit="A"
+                least={0}
+                most={1000}
+                usual={[0, 6, 10, 16]}
+                help="What it drops to when the clamp or its link is lost; 0 stops it."
+              />
               <Select
                 label="Clamp on the conductor into"
                 value={proposal.limiter.clampNodeId}
@@ -85,7 +123,9 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
               />
             </FieldGrid>
             <p role="status">
-              <strong style={{ color: limiter.holds ? 'var(--fit)' : 'var(--hold)' }}>{limiter.holds ? 'The limiter holds. ' : 'The limiter does not hold. '}</strong>
+              <strong style={{ color: limiter.holds ? 'var(--fit)' : 'var(--hold)' }}>
+                {limiter.holds ? 'The limiter holds. ' : 'The limiter does not hold. '}
+              </strong>
               {limiter.why}
             </p>
           </>
@@ -123,7 +163,12 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
           />
         )}
         <div style={{ maxWidth: '22rem' }}>
-          <BoundText path={[...path, 'interlock']} label="Interlock" help="Loads with the same word cannot run together with it." maxLength={40} />
+          <BoundText
+            path={[...path, 'interlock']}
+            label="Interlock"
+            help="Loads with the same word cannot run together with it."
+            maxLength={40}
+          />
         </div>
         <div>
           <BareButton

@@ -52,7 +52,11 @@ export function ConditionPanel() {
               tile="12rem"
               options={[
                 { value: 'make-safe-now', label: 'Make safe now', note: 'Stop, keep clear, phone the emergency line' },
-                { value: 'before-load-added', label: 'Before any load is added', note: 'The operator puts it right first' },
+                {
+                  value: 'before-load-added',
+                  label: 'Before any load is added',
+                  note: 'The operator puts it right first',
+                },
                 { value: 'note', label: 'Note', note: 'Recorded, no more' },
               ]}
             />

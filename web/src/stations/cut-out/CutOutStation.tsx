@@ -15,7 +15,10 @@ export function CutOutStation() {
   const device = limitingDevice(supplyTree(survey))?.node;
   const chain = survey.supply.nodes.filter(({ kind }) => kind !== 'service' && kind !== 'cut-out');
   return (
-    <StationFrame station="cut-out" lead="Look, and touch nothing of the operator’s: only the operator may draw a cut-out fuse or break its seal.">
+    <StationFrame
+      station="cut-out"
+      lead="Look, and touch nothing of the operator’s: only the operator may draw a cut-out fuse or break its seal."
+    >
       <ConditionPanel />
       <Panel aria-label="Cut-out fuse">
         <h2>Cut-out fuse</h2>
@@ -30,7 +33,14 @@ export function CutOutStation() {
         {device ? (
           <>
             <FieldGrid>
-              <BoundNumber path={['supply', 'nodes', device.id, 'ratingA']} label="Fuse rating, each phase" unit="A" least={1} most={3000} usual={[60, 80, 100]} />
+              <BoundNumber
+                path={['supply', 'nodes', device.id, 'ratingA']}
+                label="Fuse rating, each phase"
+                unit="A"
+                least={1}
+                most={3000}
+                usual={[60, 80, 100]}
+              />
               <BoundNumber
                 path={['supply', 'nodes', device.id, 'holderMaximumA']}
                 label="Holder moulded, at most"
@@ -47,14 +57,44 @@ export function CutOutStation() {
               help="Only the last three establish it. Otherwise the fallback is used and the operator is asked."
               tile="13rem"
               options={[
-                { value: 'assumed', label: 'Assumed', note: 'Nothing seen; somebody said so', mark: <EvidenceMark evidence="assumed" /> },
-                { value: 'moulding', label: 'Moulding', note: 'Read off the holder: its maximum only', mark: <EvidenceMark evidence="moulding" /> },
-                { value: 'label', label: 'Label', note: 'Fuse rating legible on a label, tag or through a window; seal intact', mark: <EvidenceMark evidence="label" /> },
-                { value: 'record', label: 'Record', note: 'The operator’s record or written reply', mark: <EvidenceMark evidence="record" /> },
-                { value: 'attended', label: 'Attended', note: 'Operator’s staff read the fuse on site', mark: <EvidenceMark evidence="attended" /> },
+                {
+                  value: 'assumed',
+                  label: 'Assumed',
+                  note: 'Nothing seen; somebody said so',
+                  mark: <EvidenceMark evidence="assumed" />,
+                },
+                {
+                  value: 'moulding',
+                  label: 'Moulding',
+                  note: 'Read off the holder: its maximum only',
+                  mark: <EvidenceMark evidence="moulding" />,
+                },
+                {
+                  value: 'label',
+                  label: 'Label',
+                  note: 'Fuse rating legible on a label, tag or through a window; seal intact',
+                  mark: <EvidenceMark evidence="label" />,
+                },
+                {
+                  value: 'record',
+                  label: 'Record',
+                  note: 'The operator’s record or written reply',
+                  mark: <EvidenceMark evidence="record" />,
+                },
+                {
+                  value: 'attended',
+                  label: 'Attended',
+                  note: 'Operator’s staff read the fuse on site',
+                  mark: <EvidenceMark evidence="attended" />,
+                },
               ]}
             />
-            <BoundText path={['supply', 'nodes', device.id, 'evidenceNote']} label="What was seen" lines maxLength={500} />
+            <BoundText
+              path={['supply', 'nodes', device.id, 'evidenceNote']}
+              label="What was seen"
+              lines
+              maxLength={500}
+            />
           </>
         ) : (
           <Notice kind="ask" title="This survey has no cut-out in its supply." />

@@ -9,7 +9,10 @@ export function EarthingStation() {
   const { survey } = useSurvey();
   const { arrangement } = survey.earthing;
   return (
-    <StationFrame station="earthing" lead="Where the earth comes from. Readings are for a competent person with the right instrument.">
+    <StationFrame
+      station="earthing"
+      lead="Where the earth comes from. Readings are for a competent person with the right instrument."
+    >
       <Panel aria-label="Earthing arrangement">
         <BoundChoice
           path={['earthing', 'arrangement']}
@@ -25,10 +28,22 @@ export function EarthingStation() {
         <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines maxLength={500} />
         <FieldGrid>
           {arrangement !== 'tt' && (
-            <BoundNumber path={['earthing', 'zeOhm']} label="External loop impedance Ze, highest reading" unit="Ω" least={0} most={100000} />
+            <BoundNumber
+              path={['earthing', 'zeOhm']}
+              label="External loop impedance Ze, highest reading"
+              unit="Ω"
+              least={0}
+              most={100000}
+            />
           )}
           {arrangement === 'tt' && (
-            <BoundNumber path={['earthing', 'electrodeOhm']} label="Electrode resistance, highest reading" unit="Ω" least={0} most={100000} />
+            <BoundNumber
+              path={['earthing', 'electrodeOhm']}
+              label="Electrode resistance, highest reading"
+              unit="Ω"
+              least={0}
+              most={100000}
+            />
           )}
         </FieldGrid>
       </Panel>

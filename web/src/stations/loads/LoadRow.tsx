@@ -50,7 +50,11 @@ const Opener = styled(Button)`
 
 /** One load: a line to read, which opens to be changed in place. */
 export function LoadRow({ load }: { readonly load: Load }) {
-  const blank = load.label === undefined && load.powerW === undefined && load.currentA === undefined && load.apparentVA === undefined;
+  const blank =
+    load.label === undefined &&
+    load.powerW === undefined &&
+    load.currentA === undefined &&
+    load.apparentVA === undefined;
   const [open, setOpen] = useState(blank);
   const set = useSet();
   const name = load.label ?? CLASS_NAMES[load.class];
@@ -129,8 +133,24 @@ function LoadEditor({ load }: { readonly load: Load }) {
             { value: 'apparentVA', label: 'Volt-amperes' },
           ]}
         />
-        <BoundNumber path={[...path, 'quantity']} label={load.class === 'lighting' ? 'Points' : 'How many'} unit="" whole least={1} most={1000} />
-        {size === 'powerW' && <BoundNumber path={[...path, 'powerFactor']} label="Power factor" unit="" least={0.05} most={1} help="1 when left out." />}
+        <BoundNumber
+          path={[...path, 'quantity']}
+          label={load.class === 'lighting' ? 'Points' : 'How many'}
+          unit=""
+          whole
+          least={1}
+          most={1000}
+        />
+        {size === 'powerW' && (
+          <BoundNumber
+            path={[...path, 'powerFactor']}
+            label="Power factor"
+            unit=""
+            least={0.05}
+            most={1}
+            help="1 when left out."
+          />
+        )}
         {boards.length > 1 && (
           <Select
             label="Hangs from"
@@ -141,7 +161,12 @@ function LoadEditor({ load }: { readonly load: Load }) {
             }}
           />
         )}
-        <BoundText path={[...path, 'interlock']} label="Interlock" help="Loads with the same word here cannot run together." maxLength={40} />
+        <BoundText
+          path={[...path, 'interlock']}
+          label="Interlock"
+          help="Loads with the same word here cannot run together."
+          maxLength={40}
+        />
       </FieldGrid>
       {survey.supply.phases === 3 && (
         <BoundChoice
@@ -170,7 +195,16 @@ function LoadEditor({ load }: { readonly load: Load }) {
       )}
       {load.class === 'cooking' && (
         <div style={{ maxWidth: '22rem' }}>
-          <BoundNumber path={[...path, 'controlUnitsWithSocket']} label="Control units with a socket" unit="" whole least={0} most={20} usual={[0, 1]} help="One is counted while not known." />
+          <BoundNumber
+            path={[...path, 'controlUnitsWithSocket']}
+            label="Control units with a socket"
+            unit=""
+            whole
+            least={0}
+            most={20}
+            usual={[0, 1]}
+            help="One is counted while not known."
+          />
         </div>
       )}
       {load.class === 'heat-pump' && (
@@ -178,7 +212,10 @@ function LoadEditor({ load }: { readonly load: Load }) {
           <div style={{ maxWidth: '22rem' }}>
             <BoundNumber path={[...path, 'backupHeaterW']} label="Back-up heater" unit="W" least={0} most={100000} />
           </div>
-          <BoundAnswer path={[...path, 'backupWithCompressor']} label="Can the back-up heater run with the compressor?" />
+          <BoundAnswer
+            path={[...path, 'backupWithCompressor']}
+            label="Can the back-up heater run with the compressor?"
+          />
         </>
       )}
       {survey.place.premises === 'guest-house' && load.class === 'socket-appliance' && (

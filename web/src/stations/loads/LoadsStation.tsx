@@ -36,8 +36,22 @@ export function LoadsStation() {
             const on = phases.length > 1 ? `, ${phase}` : '';
             return (
               <Row key={phase}>
-                {circuits && <FigureButton name={`By circuits${on}`} figure={circuits} colour="var(--now)" under="socket circuits at their device rating" />}
-                {appliances && <FigureButton name={`By appliances${on}`} figure={appliances} colour="var(--now)" under="sockets as the appliances in use" />}
+                {circuits && (
+                  <FigureButton
+                    name={`By circuits${on}`}
+                    figure={circuits}
+                    colour="var(--now)"
+                    under="socket circuits at their device rating"
+                  />
+                )}
+                {appliances && (
+                  <FigureButton
+                    name={`By appliances${on}`}
+                    figure={appliances}
+                    colour="var(--now)"
+                    under="sockets as the appliances in use"
+                  />
+                )}
               </Row>
             );
           })}
@@ -48,10 +62,16 @@ export function LoadsStation() {
           tile="14rem"
           options={[
             { value: 'circuits', label: 'By circuits', note: 'Safe, repeatable, accepted everywhere' },
-            { value: 'appliances', label: 'By appliances', note: 'Nearer to life; only as good as the list. Needs a reason' },
+            {
+              value: 'appliances',
+              label: 'By appliances',
+              note: 'Nearer to life; only as good as the list. Needs a reason',
+            },
           ]}
         />
-        {survey.declaration.basis === 'appliances' && <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />}
+        {survey.declaration.basis === 'appliances' && (
+          <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />
+        )}
       </Panel>
       <StartingSets />
       <Panel aria-label="Loads">
@@ -102,8 +122,16 @@ function AddLoad() {
     store.edit({ ...survey, loads: [...survey.loads, load] });
   };
   return (
-    <Stack as="div" style={{ gridTemplateColumns: 'minmax(0, 18rem) auto', justifyContent: 'start', alignItems: 'end' }}>
-      <Select label="Add a load of class" value={kind} onChange={setKind} options={LOAD_CLASSES.map((value) => ({ value, label: CLASS_NAMES[value] }))} />
+    <Stack
+      as="div"
+      style={{ gridTemplateColumns: 'minmax(0, 18rem) auto', justifyContent: 'start', alignItems: 'end' }}
+    >
+      <Select
+        label="Add a load of class"
+        value={kind}
+        onChange={setKind}
+        options={LOAD_CLASSES.map((value) => ({ value, label: CLASS_NAMES[value] }))}
+      />
       <Button onPress={add}>
         <Plus size={18} aria-hidden /> Add
       </Button>

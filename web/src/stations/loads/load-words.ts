@@ -23,5 +23,7 @@ export type SizeKey = (typeof SIZES)[number]['key'];
 
 /** The way this load's size is given; amperes for a socket circuit, watts for the rest, until something is entered. */
 export function sizeKey(load: Load): SizeKey {
-  return SIZES.find(({ key }) => load[key] !== undefined)?.key ?? (load.class === 'socket-circuit' ? 'currentA' : 'powerW');
+  return (
+    SIZES.find(({ key }) => load[key] !== undefined)?.key ?? (load.class === 'socket-circuit' ? 'currentA' : 'powerW')
+  );
 }

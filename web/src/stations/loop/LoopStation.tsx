@@ -7,7 +7,10 @@ import { StationFrame } from '../StationFrame';
 export function LoopStation() {
   const { survey } = useSurvey();
   return (
-    <StationFrame station="loop" lead="One service cable, or one that carries on to next door? Looped or unknown means ask first, whatever the arithmetic says.">
+    <StationFrame
+      station="loop"
+      lead="One service cable, or one that carries on to next door? Looped or unknown means ask first, whatever the arithmetic says."
+    >
       <Panel aria-label="Loop status">
         <BoundChoice
           path={['intake', 'loop', 'status']}
@@ -16,7 +19,11 @@ export function LoopStation() {
           options={[
             { value: 'not-looped', label: 'Not looped', note: 'One cable seen and traced, or the operator’s record' },
             { value: 'feeds-next-door', label: 'Feeds next door', note: 'A second cable leaves from this cut-out' },
-            { value: 'fed-from-next-door', label: 'Fed from next door', note: 'The cable comes through the neighbour’s cut-out' },
+            {
+              value: 'fed-from-next-door',
+              label: 'Fed from next door',
+              note: 'The cable comes through the neighbour’s cut-out',
+            },
             { value: 'unknown', label: 'Not known', note: 'Could not be seen or traced' },
           ]}
         />
@@ -26,13 +33,23 @@ export function LoopStation() {
             label="How is that known?"
             tile="14rem"
             options={[
-              { value: 'cable-traced', label: 'Cable traced', note: 'One cable, seen from the street side to the cut-out' },
+              {
+                value: 'cable-traced',
+                label: 'Cable traced',
+                note: 'One cable, seen from the street side to the cut-out',
+              },
               { value: 'operator-record', label: 'Operator’s record' },
               { value: 'signs-only', label: 'Outward signs only', note: 'Not enough: it stays unknown' },
             ]}
           />
         )}
-        <BoundText path={['intake', 'loop', 'note']} label="What was seen" lines maxLength={500} help="Signs: two service cables at the cut-out; a pair or terrace of one age; a cable through the party wall." />
+        <BoundText
+          path={['intake', 'loop', 'note']}
+          label="What was seen"
+          lines
+          maxLength={500}
+          help="Signs: two service cables at the cut-out; a pair or terrace of one age; a cable through the party wall."
+        />
       </Panel>
     </StationFrame>
   );

@@ -31,7 +31,10 @@ export default function PackStation() {
   const { survey, assessment, job } = useSurvey();
   const missing = missingItems(survey, assessment);
   return (
-    <StationFrame station="pack" lead="Signing off freezes this survey as a numbered pack. Later edits never change it.">
+    <StationFrame
+      station="pack"
+      lead="Signing off freezes this survey as a numbered pack. Later edits never change it."
+    >
       <Panel aria-label="What it will be">
         <p>
           <RouteMark way={assessment.route.way} /> This will be <strong>{TITLES[assessment.route.way]}</strong>.
@@ -44,8 +47,7 @@ export default function PackStation() {
             <MissingList>
               {missing.map((item, index) => (
                 <li key={index}>
-                  {item.text}{' '}
-                  <Link to={`/jobs/${job.id}/${item.station}`}>{STATION_NAMES[item.station]}</Link>
+                  {item.text} <Link to={`/jobs/${job.id}/${item.station}`}>{STATION_NAMES[item.station]}</Link>
                   <span className="quiet"> ({ASK_WORDS[item.askOf]})</span>
                 </li>
               ))}
@@ -76,7 +78,11 @@ function SignOff({ missing }: { readonly missing: number }) {
       await signOff(job.id, state.head.revisionId, reason);
       setReason('');
     } catch (error) {
-      setProblem(error instanceof ServerProblem ? `${error.title}. ${error.detail}` : 'The server did not answer. Look below before signing again.');
+      setProblem(
+        error instanceof ServerProblem
+          ? `${error.title}. ${error.detail}`
+          : 'The server did not answer. Look below before signing again.',
+      );
     } finally {
       await mutate().catch(() => undefined);
       setBusy(false);
@@ -85,7 +91,16 @@ function SignOff({ missing }: { readonly missing: number }) {
 
   return (
     <Stack>
-      {missing > 0 && <TextInput label="Why sign it with items missing?" lines value={reason} onChange={setReason} maxLength={1000} help="Printed in the pack." />}
+      {missing > 0 && (
+        <TextInput
+          label="Why sign it with items missing?"
+          lines
+          value={reason}
+          onChange={setReason}
+          maxLength={1000}
+          help="Printed in the pack."
+        />
+      )}
       {problem !== undefined && (
         <div role="alert">
           <Notice kind="act" title={problem} />
@@ -93,7 +108,8 @@ function SignOff({ missing }: { readonly missing: number }) {
       )}
       <p className="quiet">
         Signed for by {me.name}
-        {me.registration && `, ${me.registration}`}, {me.firm}. It supports a competent person’s judgement and does not replace it.
+        {me.registration && `, ${me.registration}`}, {me.firm}. It supports a competent person’s judgement and does not
+        replace it.
       </p>
       <Row>
         <MainButton onPress={() => void sign()} isDisabled={busy || !ready || (missing > 0 && reason.trim() === '')}>
@@ -112,7 +128,9 @@ function Packs() {
     <Panel aria-label="Packs">
       <h2>Packs</h2>
       {error && !data && <Notice kind="act" title="The packs could not be loaded." />}
-      {data?.packs.length === 0 && <p className="quiet">None yet. The first appears here when the survey is signed off.</p>}
+      {data?.packs.length === 0 && (
+        <p className="quiet">None yet. The first appears here when the survey is signed off.</p>
+      )}
       {data?.packs.map((pack) => (
         <PackLine key={pack.id} pack={pack} seq={state.head.seq} />
       ))}
@@ -121,11 +139,14 @@ function Packs() {
 }
 
 function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) {
-  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(pack.signedAt));
+  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(
+    new Date(pack.signedAt),
+  );
   return (
-    <Stack style={{ '--gap': '0.35rem', borderTop: '1px solid var(--line)', paddingTop: '0.7rem' } as React.CSSProperties}>
+    <Stack style={{ '--gap': '0.35rem', borderTop: '1px solid var(--line)', paddingTop: '0.7rem' }}>
       <Row>
-        <strong className="figures">{packNumber(pack.number)}</strong> {pack.title} <RouteMark way={pack.route} size={17} />
+        <strong className="figures">{packNumber(pack.number)}</strong> {pack.title}{' '}
+        <RouteMark way={pack.route} size={17} />
       </Row>
       <span className="quiet">
         Signed by {pack.signedBy}, {when}; revision {pack.revisionSeq}

@@ -19,7 +19,11 @@ export function PlaceStation() {
             inputMode="numeric"
             maxLength={40}
             fault={number.state === 'faulty' ? number.says : undefined}
-            help={number.state === 'good' ? `Good: ${groupedMeterPoint(number.core)}, distributor ${number.distributor}.` : '13 digits, or all 21 from the bill under the large S.'}
+            help={
+              number.state === 'good'
+                ? `Good: ${groupedMeterPoint(number.core)}, distributor ${number.distributor}.`
+                : '13 digits, or all 21 from the bill under the large S.'
+            }
           />
           <BoundText path={['place', 'operatorName']} label="Network operator" maxLength={100} />
         </FieldGrid>
@@ -55,7 +59,13 @@ export function PlaceStation() {
             { value: 'northern-ireland', label: 'Northern Ireland' },
           ]}
         />
-        <BoundText path={['notes']} label="Notes" lines maxLength={5000} help="Anything the office or the fitter should know." />
+        <BoundText
+          path={['notes']}
+          label="Notes"
+          lines
+          maxLength={5000}
+          help="Anything the office or the fitter should know."
+        />
       </Panel>
     </StationFrame>
   );

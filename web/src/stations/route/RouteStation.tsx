@@ -23,18 +23,24 @@ export function RouteStation() {
   const { assessment, pack } = useSurvey();
   const { route } = assessment;
   return (
-    <StationFrame station="route" lead="Two ways to the operator: fit and then notify, or ask and then fit. And hold, while it is not safe.">
+    <StationFrame
+      station="route"
+      lead="Two ways to the operator: fit and then notify, or ask and then fit. And hold, while it is not safe."
+    >
       <Panel aria-label="Route">
         <Way>
           <RouteMark way={route.way} size={34} />
         </Way>
         <p>
-          {route.way === 'fit-then-notify' && `Nothing asks for permission first. Send the notice within ${pack.noticeWithinDays.value} days of commissioning. `}
-          {route.way === 'ask-then-fit' && `Apply and wait for the reply, usually ${pack.replyWorkingDays.value} working days for one dwelling. `}
-          {route.way === 'hold' && `Keep clear and phone ${pack.emergencyNumber.value}. No work until the operator has made it safe. `}
+          {route.way === 'fit-then-notify' &&
+            `Nothing asks for permission first. Send the notice within ${pack.noticeWithinDays.value} days of commissioning. `}
+          {route.way === 'ask-then-fit' &&
+            `Apply and wait for the reply, usually ${pack.replyWorkingDays.value} working days for one dwelling. `}
+          {route.way === 'hold' &&
+            `Keep clear and phone ${pack.emergencyNumber.value}. No work until the operator has made it safe. `}
           <strong>{route.wouldMove}</strong>
         </p>
-        <Stack as="ol" style={{ '--gap': '0.5rem', padding: 0, margin: 0, listStyle: 'none' } as React.CSSProperties}>
+        <Stack as="ol" style={{ '--gap': '0.5rem', padding: 0, margin: 0, listStyle: 'none' }}>
           {route.triggers.map((trigger) => (
             <li key={trigger.id}>
               <TriggerNotice trigger={trigger} />
@@ -42,16 +48,30 @@ export function RouteStation() {
           ))}
         </Stack>
         <p className="quiet" style={{ fontSize: '0.9rem' }}>
-          Rules: {assessment.rulePack.title}, version {assessment.rulePack.version}. Wiring rules, the operator’s requirements and makers’ instructions come first.
+          Rules: {assessment.rulePack.title}, version {assessment.rulePack.version}. Wiring rules, the operator’s
+          requirements and makers’ instructions come first.
         </p>
       </Panel>
       <Panel aria-label="Asked of the operator">
         <h2>Also asked of the operator</h2>
         <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />
         <BoundCode path={['request', 'newPhases']} label="More phases?" tile="6rem" codes={YES_NO} />
-        <BoundCode path={['request', 'importLimitation']} label="An import limitation scheme?" tile="6rem" codes={YES_NO} />
+        <BoundCode
+          path={['request', 'importLimitation']}
+          label="An import limitation scheme?"
+          tile="6rem"
+          codes={YES_NO}
+        />
         <div style={{ maxWidth: '20rem' }}>
-          <BoundNumber path={['request', 'installationsOnDevelopment']} label="Installations on this development" unit="" whole least={1} most={1000} help="This one included; leave out for one." />
+          <BoundNumber
+            path={['request', 'installationsOnDevelopment']}
+            label="Installations on this development"
+            unit=""
+            whole
+            least={1}
+            most={1000}
+            help="This one included; leave out for one."
+          />
         </div>
       </Panel>
     </StationFrame>
@@ -61,9 +81,11 @@ export function RouteStation() {
 function TriggerNotice({ trigger }: { readonly trigger: Trigger }) {
   const { job } = useSurvey();
   return (
-    <Notice kind={trigger.leadsTo === 'hold' ? 'danger' : trigger.state === 'met' ? 'act' : 'ask'} title={trigger.title}>
-      {trigger.evidence} Lifted by: {trigger.clearedBy}.
-      {trigger.source !== undefined && ` Source: ${trigger.source}.`}
+    <Notice
+      kind={trigger.leadsTo === 'hold' ? 'danger' : trigger.state === 'met' ? 'act' : 'ask'}
+      title={trigger.title}
+    >
+      {trigger.evidence} Lifted by: {trigger.clearedBy}.{trigger.source !== undefined && ` Source: ${trigger.source}.`}
       {trigger.station !== 'route' && (
         <>
           {' '}

@@ -1,0 +1,54 @@
+/** The arrows of the house: web → core, server → core, nothing back, no circles. */
+const notInto = (name, from, to) => ({
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: '[.]test[.]ts$' },
+  to: { path: to },
+});
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    notInto('core-stands-alone', '^core/src', '^(server|web|standins|e2e|bench)/'),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '[.]test[.]ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-needs-little',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '[.]test[.]ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(class-validator|class-transformer|reflect-metadata)/' },
+    },
+    notInto('web-not-into-server', '^web/', '^server/'),
+    notInto('server-not-into-web', '^server/', '^web/'),
+    notInto(
+      'survey-is-the-floor',
+      '^core/src/(survey|record)/',
+      '^core/src/(rules|tree|demand|intake|earthing|management|route|pack)/',
+    ),
+    notInto(
+      'nothing-below-assess-knows-it',
+      '^core/src/(survey|record|rules|tree|demand|intake|earthing|management|route)/',
+      '^core/src/(assess|node-assessments)[.]ts$',
+    ),
+    notInto('no-orphan-rooms', '.*', '/(utils?|helpers?|common|misc)(/|[.])'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    tsPreCompilationDeps: 'specify',
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

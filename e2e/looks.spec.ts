@@ -1,0 +1,94 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, goTo, signIn, test } from './journey';
+
+const LIGHTS = ['paper', 'daylight', 'cupboard'] as const;
+const STATIONS = [
+  'Place and meter point',
+  'Intake and cut-out',
+  'Loop',
+  'Earthing',
+  'Loads',
+  'New charger',
+  'Route',
+  'Pack',
+];
+
+for (const light of LIGHTS)
+  test(`axe finds nothing on any view in ${light} light`, async ({ page }) => {
+    test.slow();
+    await page.addInitScript((chosen) => {
+      localStorage.setItem('keen-gauge-light', chosen);
+    }, light);
+    const check = async (view: string): Promise<void> => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      const found = violations.map(
+        ({ id, nodes }) => `${view}: ${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
+      );
+      expect(found).toEqual([]);
+    };
+    await page.goto('/sign-in');
+    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await check('sign-in');
+    await signIn(page);
+    await expect(page.getByRole('link', { name: /Ropewalk/ })).toBeVisible();
+    await check('jobs');
+    await page.getByRole('button', { name: 'New job' }).click();
+    await check('new job');
+    await page.keyboard.press('Escape');
+    // The job on hold has every kind of notice; the boathouse has a board of its own to choose.
+    await page.getByRole('link', { name: /Ropewalk/ }).click();
+    for (const station of STATIONS) {
+      await goTo(page, station);
+      if (station === 'Loads') await page.getByRole('button', { name: /^Electric cooker/ }).click();
+      if (station === 'Pack') await expect(page.getByText('None yet.')).toBeVisible();
+      await check(station);
+    }
+    await page.getByRole('button', { name: /^MD after/ }).click();
+    await check('working');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'History' }).click();
+    await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
+    await check('history');
+  });
+
+test('on a 360 px phone nothing is wider than the screen, and the walk is at hand', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  await signIn(page);
+  const fits = async (view: string): Promise<void> => {
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect({ view, wide }).toEqual({ view, wide: 0 });
+  };
+  await fits('jobs');
+  await page.getByRole('link', { name: /Fold Yard/ }).click();
+  for (const station of STATIONS) {
+    await page.getByRole('button', { name: / of 8: / }).click();
+    await page.getByRole('dialog').getByRole('link', { name: station }).click();
+    await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
+    await fits(station);
+  }
+});
+
+test('targets are at least 44 px high', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: /Larkrise/ }).click();
+  for (const station of ['Intake and cut-out', 'Loads', 'New charger']) {
+    await goTo(page, station);
+    const small = await page
+      .locator('main button, main input, main textarea, main label:has(input[type=radio])')
+      .evaluateAll((found) =>
+        found
+          .filter((element) => element.closest('label') === null || element.tagName === 'LABEL')
+          .map((element) => ({ name: element.textContent, height: Math.round(element.getBoundingClientRect().height) }))
+          .filter(({ height }) => height > 0 && height < 44),
+      );
+    expect(small).toEqual([]);
+  }
+});
+
+test('another firm’s job, or one that never was, is not found', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/jobs/6f9619ff-8b86-4d01-b42d-00cf4fc964ff');
+  await expect(page.getByText('There is no such job, or it is not your firm’s.')).toBeVisible();
+});

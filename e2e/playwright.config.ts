@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** Journeys in Debian’s Chromium against a server the test command has started (E2E_URL). */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  forbidOnly: Boolean(process.env['CI']),
+  use: {
+    baseURL: process.env['E2E_URL'] ?? 'http://localhost:4600',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

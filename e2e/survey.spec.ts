@@ -1,0 +1,220 @@
+import { readFileSync } from 'node:fs';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+
+async function pdfText(path: string): Promise<{ text: string; pages: number; tagged: boolean }> {
+  const document = await getDocument({ data: new Uint8Array(readFileSync(path)), verbosity: 0 }).promise;
+  const parts: string[] = [];
+  for (let number = 1; number <= document.numPages; number += 1) {
+    const page = await document.getPage(number);
+    const content = await page.getTextContent();
+    parts.push(content.items.map((item) => ('str' in item ? item.str : '')).join(' '));
+  }
+  const marks = await document.getMarkInfo();
+  return { text: parts.join('\n').replace(/\s+/g, ' '), pages: document.numPages, tagged: marks?.Marked === true };
+}
+
+test('from the street to a notice: every station, the gauge, the route, sign-off, PDF and JSON', async ({ page }) => {
+  await signIn(page);
+  await newJob(page, '3 Withy Close');
+  const gauge = page.getByRole('region', { name: 'Gauge' });
+  await expect(gauge).toContainText('Ask, then fit');
+  await expect(gauge.getByRole('button', { name: /^MD now: Not known/ })).toBeVisible();
+
+  await test.step('place and meter point', async () => {
+    await page.getByLabel('Meter point number (MPAN)').fill('9700000012341');
+    await expect(page.getByText('The last digit should be 0')).toHaveCount(2);
+    await page.getByLabel('Meter point number (MPAN)').fill('9700000012340');
+    await expect(page.getByText('Good: 97 0000 0012 340, distributor 97.')).toBeVisible();
+    await page.getByLabel('Network operator').fill('Wold and Weir Networks');
+    await choose(page, 'Kind of premises', 'Household');
+    await page.getByLabel('Customer', { exact: true }).fill('T. Żółty-Ωmega');
+    await page.getByLabel('Telephone').fill('01632 960 001');
+    await page.getByLabel('Address', { exact: true }).fill('3 Withy Close');
+    await page.getByLabel('Town').fill('Netherby');
+    await page.getByLabel('Postcode').fill('ZZ1 3WC');
+    await choose(page, 'Nation', 'England');
+    await expect(page.getByRole('link', { name: 'Place and meter point 1 to ask' })).toBeVisible();
+  });
+
+  await test.step('intake and cut-out', async () => {
+    await goTo(page, 'Intake and cut-out');
+    await choose(page, 'Cut-out, seal, cable and board looked at?', 'Looked, fine');
+    await choose(page, 'Phases', 'Single-phase');
+    await page.getByRole('button', { name: 'Fuse rating, each phase: 80 A' }).click();
+    await choose(page, 'How is the rating known?', 'Moulding');
+    await expect(gauge.getByRole('button', { name: /^Fallback: 60 A/ })).toBeVisible();
+    await choose(page, 'How is the rating known?', 'Label');
+    await expect(gauge.getByRole('button', { name: /^Fuse rating: 80 A/ })).toBeVisible();
+    await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('1e9');
+    await expect(page.getByText('A number is expected; 80 A is still used.')).toBeVisible();
+    await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('999999');
+    await expect(page.getByText('From 1 to 3000 A; 80 A is still used.')).toBeVisible();
+    await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('80');
+  });
+
+  await test.step('loop and earthing', async () => {
+    await goTo(page, 'Loop');
+    await choose(page, 'Loop status', 'Not looped');
+    await choose(page, 'How is that known?', 'Cable traced');
+    await goTo(page, 'Earthing');
+    await choose(page, 'Arrangement', 'TN-S');
+    await page.getByLabel('How it was recognised').fill('Clamp on the lead sheath.');
+    await page.getByLabel('External loop impedance Ze, highest reading').fill('0,42');
+  });
+
+  await test.step('loads: a usual set, then corrected', async () => {
+    await goTo(page, 'Loads');
+    await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
+    await expect(gauge.getByRole('button', { name: /^MD now: 67\.1 A/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Remove Ring, upstairs' }).click();
+    await page.getByRole('button', { name: /^Ring, downstairs/ }).click();
+    await page.getByLabel('Device rating', { exact: true }).fill('20');
+    // 0.52 + 21.13 + 0.65 + 20 = 42.3
+    await expect(gauge.getByRole('button', { name: /^MD now: 42\.3 A/ })).toBeVisible();
+    await gauge.getByRole('button', { name: /^MD now/ }).click();
+    const working = page.getByRole('dialog', { name: 'MD now: 42.3 A' });
+    await expect(working.getByText('10 + 30 % × 20.43 + 1 × 5 = 21.13 A')).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
+
+  await test.step('the new charger', async () => {
+    await goTo(page, 'New charger');
+    await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+    await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
+    await page.getByLabel('Make and model').fill('Brindle VC7');
+    await choose(page, 'Phases', 'Single-phase');
+    await expect(gauge.getByRole('button', { name: /^MD after: 74\.3 A/ })).toBeVisible();
+    await choose(page, 'How is it kept inside the supply?', 'Fixed limit');
+    await page.getByRole('button', { name: 'Held to: 16 A' }).click();
+    await expect(gauge.getByRole('button', { name: /^MD after: 58\.3 A/ })).toBeVisible();
+    await expect(gauge.getByRole('button', { name: /^Headroom: 21\.7 A/ })).toBeVisible();
+    await choose(page, 'On the type-tested register?', 'Yes');
+    await page.getByLabel('Register reference').fill('BRI/VC7/0003');
+    await choose(page, 'Can it send power back to the supply?', 'No');
+    await choose(page, 'Where do vehicles charge?', 'Outdoors');
+  });
+
+  await test.step('the route', async () => {
+    await expect(gauge).toContainText('Fit, then notify');
+    await goTo(page, 'Route');
+    await expect(page.getByText('Send the notice within 28 days of commissioning.')).toBeVisible();
+    await choose(page, 'A larger cut-out fuse?', 'Yes');
+    await expect(gauge).toContainText('Ask, then fit');
+    await expect(page.getByText('One change would move it: equipment that suits the supply as it is.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(gauge).toContainText('Fit, then notify');
+  });
+
+  await test.step('sign-off and downloads', async () => {
+    await goTo(page, 'Pack');
+    await expect(page.getByText('Nothing is missing.')).toBeVisible();
+    await saved(page);
+    await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+    const packs = page.getByRole('region', { name: 'Packs' });
+    await expect(packs).toContainText('Notice of new equipment');
+    const [pdf] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
+    const { text, tagged, pages } = await pdfText(await pdf.path());
+    expect(tagged).toBe(true);
+    for (const words of [
+      'Notice of new equipment',
+      'T. Żółty-Ωmega',
+      '97 0000 0012 340',
+      'Wold and Weir Networks',
+      'Evidence: label',
+      'TN-S',
+      '0.42 Ω',
+      '58.3 A',
+      '21.7 A',
+      'Held to a fixed current 16 A',
+      'BRI/VC7/0003',
+      'Fit, then notify',
+      'Maren Oakhanger',
+      'FLE-QS-001',
+      '10 + 30 % × 20.43 + 1 × 5 = 21.13 A',
+      `page ${pages} of ${pages}`,
+    ])
+      expect(text).toContain(words);
+    const [json] = await Promise.all([
+      page.waitForEvent('download'),
+      packs.getByRole('link', { name: 'JSON, open format' }).click(),
+    ]);
+    const survey = JSON.parse(readFileSync(await json.path(), 'utf8')) as Record<string, unknown>;
+    expect(survey).toMatchObject({
+      format: 'keen-gauge-survey',
+      version: 1,
+      place: { meterPointNumber: '9700000012340', customerName: 'T. Żółty-Ωmega' },
+      earthing: { arrangement: 'tn-s', zeOhm: 0.42 },
+      proposals: [{ ratedA: 32, limiter: { kind: 'fixed', fixedA: 16 } }],
+    });
+  });
+
+  await test.step('the list shows it', async () => {
+    await page.getByRole('link', { name: 'Back to the jobs' }).click();
+    await page.getByLabel('Search place').fill('withy');
+    const job = page.getByRole('link', { name: /3 Withy Close, Netherby/ });
+    await expect(job).toContainText('Signed off');
+    await expect(job).toContainText('Fit, then notify');
+    await expect(job).toContainText('Nothing open');
+    await page.getByLabel('Search place').fill('no such place');
+    await expect(page.getByText('No job has “no such place” in it.')).toBeVisible();
+  });
+});
+
+test('danger holds the job, and comes first', async ({ page }) => {
+  await signIn(page, 'tobin');
+  await newJob(page, '8 Danger Yard');
+  await goTo(page, 'Intake and cut-out');
+  await page.getByRole('button', { name: 'Add a fault' }).click();
+  await choose(page, 'How grave?', 'Make safe now');
+  await expect(page.getByRole('region', { name: 'Gauge' })).toContainText('Hold: make safe');
+  await expect(page.getByText('Stop, keep clear, and phone the operator’s emergency line: 105.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove this fault' }).click();
+  await expect(page.getByRole('region', { name: 'Gauge' })).toContainText('Ask, then fit');
+});
+
+test('someone who may not sign is told so, and missing items need a reason', async ({ page, browser }) => {
+  await signIn(page, 'isla');
+  const path = await newJob(page, '5 Unsigned Lane');
+  await goTo(page, 'Pack');
+  await expect(page.getByText('You may not sign surveys off.')).toBeVisible();
+  const other = await browser.newPage();
+  await signIn(other, 'maren');
+  await other.goto(`${path}/pack`);
+  await expect(other.getByRole('button', { name: 'Sign off and freeze' })).toBeDisabled();
+  await other.getByLabel('Why sign it with items missing?').fill('The operator wants it today.');
+  await other.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await expect(other.getByRole('region', { name: 'Packs' })).toContainText(
+    'signed with items missing: The operator wants it today.',
+  );
+  await other.close();
+});
+
+test('the office works by keyboard: new job, stations, undo and redo, history, shortcuts', async ({ page }) => {
+  await signIn(page, 'piers');
+  await page.getByRole('heading', { name: 'Jobs' }).click();
+  await page.keyboard.press('n');
+  await page.keyboard.type('14 Keyboard Row');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('Charger');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
+  await page.getByLabel('Town').fill('Overby');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Town')).toHaveValue('');
+  await page.keyboard.press('Control+y');
+  await expect(page.getByLabel('Town')).toHaveValue('Overby');
+  await saved(page);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press(']');
+  await expect(page.getByRole('heading', { name: 'Intake and cut-out' })).toBeFocused();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard' })).toContainText('Undo in the survey');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.keyboard.press('h');
+  await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
+  await expect(page.getByText('Place: town: not known → Overby').first()).toBeVisible();
+  await expect(page.getByText('Piers Wexcombe').nth(1)).toBeVisible();
+});

@@ -1,0 +1,8 @@
+export interface RunningServer {
+  readonly url: string;
+  readonly port: number;
+  readonly ended: Promise<number | null>;
+  readonly stop: (signal?: 'SIGTERM' | 'SIGKILL') => Promise<number | null>;
+}
+export function prepareDatabase(ownerUrl: string, options: { demo: boolean }): string;
+export function startServer(appUrl: string, preferredPort: number, logLevel?: string): Promise<RunningServer>;

@@ -1,0 +1,111 @@
+/**
+ * `npm test`: formatting, lint, types, Jest and the browser journeys, against a throw-away database on a port of its
+ * own. Goes on after a failure so that one run shows everything; ends with one line over all tests.
+ */
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './machine/build.mjs';
+import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
+import { ensureDependencies } from './machine/dependencies.mjs';
+import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startThrowaway } from './machine/postgres.mjs';
+import { ROOT, RUN } from './machine/root.mjs';
+
+const TYPED = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'bench', 'e2e'];
+
+function run(what, args, env = {}) {
+  console.log(`\n— ${what}`);
+  const started = Date.now();
+  const made = spawnSync(process.execPath, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  console.log(`— ${what}: ${made.status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - started) / 1000).toFixed(0)} s`);
+  return made.status === 0;
+}
+
+const tool = (path) => join(ROOT, 'node_modules', path);
+
+/** Runs a suite and reads its counts from the report it wrote; a suite that wrote none counts as one failure. */
+function counted(what, args, env, report, read) {
+  rmSync(report, { force: true });
+  const good = run(what, args, env);
+  try {
+    const counts = read(JSON.parse(readFileSync(report, 'utf8')));
+    return { ...counts, failed: good ? counts.failed : Math.max(1, counts.failed) };
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+
+async function main() {
+  ensureDebian({ postgres: true, chromium: true });
+  ensureDependencies();
+  mkdirSync(RUN, { recursive: true });
+  let checks = true;
+  checks = run('formatting', [tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) && checks;
+  checks = run('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']) && checks;
+  checks =
+    run('arrows between rooms', [
+      tool('dependency-cruiser/bin/dependency-cruise.mjs'),
+      'core/src',
+      'server/src',
+      'web/src',
+    ]) && checks;
+  for (const project of TYPED) checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
+  ensureBuilt('server');
+  ensureBuilt('web');
+
+  const database = await startThrowaway();
+  try {
+    const jestReport = join(RUN, 'jest.json');
+    const jest = counted(
+      'Jest',
+      [tool('jest/bin/jest.js'), '--json', `--outputFile=${jestReport}`, '--silent', '--reporters=default'],
+      { TEST_DATABASE_URL: database.url },
+      jestReport,
+      ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+        passed: numPassedTests,
+        // A suite that could not even be loaded has no tests to count.
+        failed: numFailedTests > 0 ? numFailedTests : numFailedTestSuites,
+      }),
+    );
+    const browser = await journeys(database.url);
+    const [passed, failed] = [jest.passed + browser.passed, jest.failed + browser.failed + (checks ? 0 : 1)];
+    if (!checks) console.log('\nFormatting, lint, arrows or types failed: see above (counted as one).');
+    console.log(`\n${passed} passed, ${failed} failed`);
+    process.exitCode = failed === 0 ? 0 : 1;
+  } finally {
+    database.stop();
+  }
+}
+
+async function journeys(ownerUrl) {
+  const appUrl = prepareDatabase(ownerUrl, { demo: true });
+  const server = await startServer(appUrl, 4800, 'error');
+  const report = join(RUN, 'journeys.json');
+  try {
+    return counted(
+      'browser journeys',
+      [tool('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+      {
+        E2E_URL: server.url,
+        E2E_APP_DATABASE_URL: appUrl,
+        CHROMIUM: chromiumBinary() ?? '',
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      },
+      report,
+      ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+    );
+  } finally {
+    await server.stop();
+  }
+}
+
+main().catch((error) => {
+  console.error(error.message);
+  console.log('\n0 passed, 1 failed');
+  process.exitCode = 1;
+});
