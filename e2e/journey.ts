@@ -41,11 +41,11 @@ export async function goTo(page: Page, station: string): Promise<void> {
   await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
 }
 
-/** One tile of a question with tiles. */
+/** One tile of a question with tiles, by the word it is headed with. */
 export async function choose(page: Page, question: string, answer: string): Promise<void> {
   await page
     .getByRole('radiogroup', { name: question, exact: true })
-    .getByRole('radio', { name: new RegExp(`^\\s*${answer}`) })
+    .getByRole('radio', { name: new RegExp(`^\\s*${answer}\\b`) })
     .check({ force: true });
 }
 

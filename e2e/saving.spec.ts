@@ -21,15 +21,11 @@ test('two tabs: different fields lose nothing, the same field asks', async ({ pa
   await other.getByLabel('Customer', { exact: true }).fill('Second');
   await expect(page.getByRole('status', { name: 'Saving' })).toContainText('no connection');
   await context.setOffline(false);
-  const asking = page
-    .getByText('Also changed elsewhere: Place: customer name')
-    .or(other.getByText('Also changed elsewhere: Place: customer name'));
   const tabs = [page, other];
   await expect(async () => {
     const counts = await Promise.all(tabs.map((tab) => tab.getByText('Also changed elsewhere').count()));
     expect(counts.reduce((a, b) => a + b)).toBe(1);
   }).toPass({ timeout: 20_000 });
-  expect(asking).toBeTruthy();
   const asked = (await page.getByText('Also changed elsewhere').count()) > 0 ? page : other;
   const mine = asked === page ? 'First' : 'Second';
   await asked.getByRole('button', { name: `Keep mine: ${mine}` }).click();

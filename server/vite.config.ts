@@ -14,6 +14,7 @@ export default defineConfig({
         main: 'src/main.ts',
         prepare: 'src/prepare.ts',
         assess: 'src/cli/assess.ts',
+        schema: 'src/cli/schema.ts',
         bench: '../bench/bench.ts',
       },
       output: { entryFileNames: '[name].js' },

@@ -51,7 +51,8 @@ export function Quantity(unit: string, least: number, most: number): Decorator {
 /** A whole number between two bounds. */
 export function Count(least: number, most: number): Decorator {
   const message = `a whole number from ${least} to ${most}`;
-  return together(optional(), IsInt({ message }), Min(least, { message }), Max(most, { message }));
+  // The order decides which type the JSON Schema made from these ends up with: whole numbers last.
+  return together(optional(), Min(least, { message }), Max(most, { message }), IsInt({ message }));
 }
 
 /** One of a closed list of words or numbers. */

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { Group, Input, Label, Text, TextField } from 'react-aria-components';
+import { Input, Label, Text, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from './Button';
 import { boxed, FieldFault, FieldHelp, FieldLabel } from './fields';
 import { readNumber } from './number';
 
-const Row = styled(Group)`
+const Row = styled.div`
   display: flex;
   align-items: stretch;
   gap: 0.35rem;
@@ -104,7 +104,7 @@ export function NumberInput({ label, unit, value, onChange, least, most, whole, 
       <Label>
         <FieldLabel>{label}</FieldLabel>
       </Label>
-      <Row aria-label={label}>
+      <Row>
         <WithUnit>
           <Box />
           <UnitName aria-hidden>{unit}</UnitName>

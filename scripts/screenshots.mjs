@@ -1,0 +1,89 @@
+/** `npm run screenshots`: one current picture of each main view, from the demo data, into docs/screenshots. */
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './machine/build.mjs';
+import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
+import { ensureDependencies } from './machine/dependencies.mjs';
+import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startThrowaway } from './machine/postgres.mjs';
+import { ROOT } from './machine/root.mjs';
+
+const OUT = join(ROOT, 'docs/screenshots');
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Name, size, light, job (part of its place) and station. */
+const VIEWS = [
+  ['jobs', DESK, 'paper'],
+  ['place', DESK, 'paper', 'High Sett', 'place'],
+  ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
+  ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
+  ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
+  ['loads', DESK, 'paper', 'Candlemas', 'loads'],
+  ['charger', DESK, 'paper', 'Larkrise', 'charger'],
+  ['route', DESK, 'paper', 'Larkrise', 'route'],
+  ['pack', DESK, 'paper', 'Candlemas', 'pack'],
+  ['history', DESK, 'paper', 'Candlemas', 'history'],
+  ['three-phase', DESK, 'paper', 'Fold Yard', 'charger'],
+  ['phone-cut-out', PHONE, 'daylight', 'Hollow Row', 'cut-out'],
+  ['phone-loads', PHONE, 'cupboard', 'Boathouse', 'loads'],
+];
+
+async function main() {
+  ensureDebian({ postgres: true, chromium: true });
+  ensureDependencies();
+  ensureBuilt('server');
+  ensureBuilt('web');
+  mkdirSync(OUT, { recursive: true });
+  const { chromium } = await import('@playwright/test');
+  const database = await startThrowaway();
+  const server = await startServer(prepareDatabase(database.url, { demo: true }), 4850);
+  const browser = await chromium.launch({
+    executablePath: chromiumBinary() ?? '',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  try {
+    const page = await browser.newPage({
+      viewport: DESK,
+      baseURL: server.url,
+      locale: 'en-GB',
+      timezoneId: 'Europe/London',
+    });
+    await page.goto('/sign-in');
+    await page.screenshot({ path: join(OUT, 'sign-in.png') });
+    await page.getByLabel('E-mail address').fill('maren@fennel.example');
+    await page.getByLabel('Password').fill('keen-gauge-demo');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('heading', { name: 'Jobs' }).waitFor();
+    for (const [name, size, light, place, station] of VIEWS) {
+      await page.setViewportSize(size);
+      await page.evaluate((chosen) => localStorage.setItem('keen-gauge-light', chosen), light);
+      await page.goto('/');
+      const first = page.getByRole('link', { name: new RegExp(place ?? 'Candlemas') });
+      await first.waitFor();
+      if (place) {
+        const path = await first.getAttribute('href');
+        await page.goto(`${path}/${station}`);
+        await page.getByRole('heading', { level: 1 }).waitFor();
+        if (station === 'history') await page.getByText('revision 1', { exact: false }).first().waitFor();
+      }
+      await page.waitForLoadState('networkidle');
+      await page.screenshot({ path: join(OUT, `${name}.png`) });
+      console.log(`docs/screenshots/${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await server.stop();
+    database.stop();
+  }
+}
+
+await main();
