@@ -134,7 +134,8 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
       '10 + 30 % × 20.43 + 1 × 5 = 21.13 A',
       `page ${pages} of ${pages}`,
     ])
-      expect(text).toContain(words);
+      // A name in two alphabets is set in two fonts, which readers of the file give back in pieces.
+      expect(text.replace(/\s/g, '')).toContain(words.replace(/\s/g, ''));
     const [json] = await Promise.all([
       page.waitForEvent('download'),
       packs.getByRole('link', { name: 'JSON, open format' }).click(),

@@ -50,8 +50,16 @@ export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePa
     controlSockets: load.class === 'cooking' ? (load.controlUnitsWithSocket ?? 1) : 0,
     mainRoom: load.mainRoom ?? true,
     interlock: load.interlock,
-    steps: own?.steps ?? (() => []),
+    steps: own ? () => [...own.steps(), ...severalStep(own, load.quantity ?? 1)] : () => [],
   };
+}
+
+/** How one becomes several, where there are several. */
+function severalStep({ label, value, unit }: Worked, count: number): Step[] {
+  if (count === 1) return [];
+  const total = value * count;
+  const substituted = `${count} × ${Number(value.toPrecision(3))} = ${written(total)} ${unit}`;
+  return [{ label: `${label}, all ${count}`, expression: 'how many × each', substituted, value: total, unit }];
 }
 
 /** The current of one, per phase it is on; null when nobody has said how big it is. */

@@ -6,7 +6,7 @@ import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import type { Answer } from '../survey/words';
+import { NATION_NAMES, PREMISES_NAMES, type Answer, type Arrangement } from '../survey/words';
 import type { Figure } from '../worked';
 import { missingItems, type Missing } from './missing';
 
@@ -62,7 +62,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       installerSection(signedBy),
       supplySection(survey, assessment),
       demandSection(survey, assessment),
-      ...survey.proposals.map((proposal) => equipmentSection(proposal)),
+      ...survey.proposals.map((proposal) => equipmentSection(proposal, survey.earthing.arrangement)),
       routeSection(assessment),
       findingsSection(assessment),
     ].filter(({ rows }) => rows.length > 0),
@@ -71,7 +71,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       ...figuresOf(demand.before),
       ...figuresOf(demand.afterUnmanaged),
       ...(demand.limiter.kind === 'clamp' && demand.limiter.holds ? figuresOf(demand.afterManaged) : []),
-      ...figuresOf(demand.headroom),
+      ...figuresOf(demand.headroom).map(lastStep),
       demand.afterKva,
     ],
     declarations: pack.declarations,
@@ -91,6 +91,11 @@ function purposeOf(way: RouteWay, pack: RulePack): string {
 export function figureText({ value, unit, bound, why }: Figure): string {
   if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
   return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(unit === 'kVA' ? 2 : 1)} ${unit}`;
+}
+
+/** Only what this figure adds to those printed before it. */
+function lastStep({ label, value, unit, bound, why, working }: Figure): Figure {
+  return { label, value, unit, bound, why, working: working.slice(-1) };
 }
 
 function figuresOf(figures: PerPhase): Figure[] {
@@ -117,8 +122,8 @@ function siteSection({ place }: Survey): Section {
       row('Telephone', place.customerPhone),
       row('E-mail', place.customerEmail),
       row('Address', address),
-      row('Nation', place.nation?.replace('-', ' ')),
-      row('Premises', place.premises?.replaceAll('-', ' ')),
+      row('Nation', place.nation && NATION_NAMES[place.nation]),
+      row('Premises', place.premises && PREMISES_NAMES[place.premises]),
       row(
         'Meter point number (MPAN)',
         number.state === 'good' ? groupedMeterPoint(number.core) : place.meterPointNumber,
@@ -204,7 +209,7 @@ const OPEN_PEN_WORDS = {
   'low-electrode': 'Low-resistance electrode',
 } as const;
 
-function equipmentSection(proposal: Proposal): Section {
+function equipmentSection(proposal: Proposal, arrangement: Arrangement | undefined): Section {
   const { limiter } = proposal;
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return {
@@ -223,7 +228,10 @@ function equipmentSection(proposal: Proposal): Section {
       ),
       row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
       row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
-      row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen]),
+      // Nothing to protect against where the earth is not taken from the supply's neutral.
+      ...(arrangement === 'tn-s' || arrangement === 'tt'
+        ? []
+        : [row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen])]),
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
       ...(limiter.kind === 'clamp'
         ? [

@@ -107,3 +107,16 @@ export const NODE_NAMES: Readonly<Record<NodeKind, string>> = {
   device: 'Circuit device',
   feeder: 'Feeder',
 };
+
+export const NATION_NAMES: Readonly<Record<Nation, string>> = {
+  england: 'England',
+  wales: 'Wales',
+  scotland: 'Scotland',
+  'northern-ireland': 'Northern Ireland',
+};
+
+export const PREMISES_NAMES: Readonly<Record<Premises, string>> = {
+  household: 'Household',
+  'small-shop-or-office': 'Small shop or office',
+  'guest-house': 'Guest house',
+};

@@ -1,5 +1,6 @@
 import { assess } from '@keen-gauge/core/assess';
 import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { missingItems } from '@keen-gauge/core/pack/missing';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool } from 'pg';
@@ -42,7 +43,14 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
 
     const pack = firmRulePack(head.rulePackId);
     const assessment = assess(reading.survey, pack);
-    const reason = request.reason?.trim();
+    const missing = missingItems(reading.survey, assessment);
+    // A reason is for what is missing; where nothing is, there is nothing to give a reason for.
+    const reason = missing.length > 0 ? request.reason?.trim() : undefined;
+    if (missing.length > 0 && !reason)
+      throw new Problem(422, 'Something is missing', 'Say why it is signed all the same, or fill in what is missing.', {
+        missing,
+        faults: [{ path: '$.reason', wrong: 'is missing', expected: 'why it is signed with items missing' }],
+      });
     const signedBy: SignedBy = {
       firm: me.firm,
       name: me.name,
@@ -51,11 +59,6 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       ...(reason ? { reason } : {}),
     };
     const content = composePack(reading.survey, assessment, pack, signedBy);
-    if (content.missing.length > 0 && !reason)
-      throw new Problem(422, 'Something is missing', 'Say why it is signed all the same, or fill in what is missing.', {
-        missing: content.missing,
-        faults: [{ path: '$.reason', wrong: 'is missing', expected: 'why it is signed with items missing' }],
-      });
     const surveyText = `${JSON.stringify(reading.survey, null, 2)}\n`;
     const fingerprint = createHash('sha256').update(surveyText).digest('hex');
     const number = await takePackNumber(db, asker.firmId);

@@ -99,7 +99,7 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
         <FigureButton
           name={`MD now${phases}`}
           figure={now}
-          under={`by ${demand.basis} · ${figureText(demand.beforeKva)}`}
+          under={`${figureText(demand.beforeKva)}, ${demand.basis}`}
           colour="var(--now)"
         />
         <FigureButton

@@ -43,6 +43,7 @@ const Frame = styled.span`
   color: var(--way);
   font-weight: 700;
   white-space: nowrap;
+  vertical-align: bottom;
 `;
 
 /** The route: its shape, its words, its colour. */

@@ -28,7 +28,7 @@ export function StationFrame({
       </div>
       {dangers.map((finding, index) => (
         <Notice key={index} kind="danger" title={finding.title}>
-          <strong>{finding.remedy}</strong>
+          <strong style={{ color: 'var(--ink)' }}>{finding.remedy}</strong>
         </Notice>
       ))}
       {children}
