@@ -8,7 +8,7 @@ import type { ClampLimit } from './management/clamp-limit';
 import { guard, managedDemand, type NodeFlow } from './management/managed-demand';
 import type { Survey } from './survey/survey';
 import { NODE_NAMES, type Phase } from './survey/words';
-import { placedOn, setsBelow } from './tree/sets-below';
+import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import type { SupplyTree } from './tree/supply-tree';
 import { figure, given, unknownFigure, written, type Figure } from './worked';
 
@@ -33,26 +33,21 @@ type PhaseFlow = NodeFlow & { readonly phase: Phase };
 /** Demand, headroom and guard at every node of the tree, street first: folds over the set of loads below each. */
 export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
   const { tree, limit, reckoner, gap, fuse } = inputs;
-  const existing = connectedOn(inputs, inputs.counted);
-  const everything = connectedOn(inputs, [...inputs.counted, ...inputs.proposed]);
-  const before = setsBelow(tree, existing);
-  const added = setsBelow(tree, connectedOn(inputs, inputs.proposed));
-  const together = setsBelow(tree, everything);
+  const everything = [...inputs.counted, ...inputs.proposed];
+  const below = (loads: readonly Connected[]): Map<string, readonly Connected[]> =>
+    setsBelow(tree, placedOn(tree, loads));
+  const [before, added, together] = [below(inputs.counted), below(inputs.proposed), below(everything)];
   // Where nothing is added the very list of before serves, and with it the demand already reckoned.
   const after = (id: string): readonly Connected[] => (added.get(id)?.length ? together : before).get(id) ?? [];
   const charger = limit?.proposal.id;
-  const others = limit
-    ? setsBelow(
-        tree,
-        without(everything, ({ id }) => id === charger),
-      )
-    : null;
-  const blind = limit
-    ? setsBelow(
-        tree,
-        without(everything, (load, at) => limit.seenNodes.has(at) || load.id === charger),
-      )
-    : null;
+  const others = limit && below(everything.filter(({ id }) => id !== charger));
+  const blind =
+    limit &&
+    below(
+      everything.filter(
+        (load) => load.id !== charger && !limit.seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''),
+      ),
+    );
   const chargerPhases = inputs.proposed.find(({ id }) => id === charger)?.phases ?? [];
 
   return tree.nodes.map((here) => {
@@ -83,20 +78,6 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
     const verdict = guardOf(ratingA, flows, limit, then);
     return { ...base, managed, headroom: headroomOf(rating, verdict.holds ? managed : then), guard: verdict };
   });
-}
-
-/** These loads by the node each hangs from. */
-function connectedOn({ survey, tree }: NodeInputs, loads: readonly Connected[]): Map<string, Connected[]> {
-  const byId = new Map(loads.map((load) => [load.id, load]));
-  const placed = placedOn(tree, [...survey.loads, ...survey.proposals], ({ id }) => byId.get(id));
-  return new Map([...placed].map(([at, found]) => [at, found.filter((load) => load !== undefined)]));
-}
-
-function without(
-  placed: ReadonlyMap<string, readonly Connected[]>,
-  leftOut: (load: Connected, at: string) => boolean,
-): Map<string, Connected[]> {
-  return new Map([...placed].map(([at, loads]) => [at, loads.filter((load) => !leftOut(load, at))]));
 }
 
 function nodeFigures(label: string, demands: readonly PhaseDemand[], gap: string | undefined): PerPhase {

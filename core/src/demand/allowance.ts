@@ -20,10 +20,7 @@ export function allowedCurrent(allowance: Allowance, drawn: readonly Drawn[]): n
       return total - rest + (rest * allowance.restPercent) / 100 + controlSockets(drawn) * allowance.perControlSocketA;
     }
     case 'ranked':
-      return ranks(allowance, drawn).reduce(
-        (total, rank) => total + (rank.currentA * rank.count * rank.percent) / 100,
-        0,
-      );
+      return rankedCurrent(allowance, drawn);
   }
 }
 
@@ -79,6 +76,15 @@ function connectedTotal(drawn: readonly Drawn[]): number {
 
 function controlSockets(drawn: readonly Drawn[]): number {
   return drawn.reduce((total, each) => total + each.controlSockets, 0);
+}
+
+/** What the ranks add up to. Most classes have one member at most nodes, which then needs no ranking. */
+function rankedCurrent(allowance: Extract<Allowance, { form: 'ranked' }>, drawn: readonly Drawn[]): number {
+  const [only] = drawn;
+  if (drawn.length === 1 && only?.count === 1) return (only.currentA * (allowance.percents[0] ?? 100)) / 100;
+  let total = 0;
+  for (const { currentA, count, percent } of ranks(allowance, drawn)) total += (currentA * count * percent) / 100;
+  return total;
 }
 
 interface Rank {

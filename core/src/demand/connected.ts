@@ -16,6 +16,8 @@ export interface Connected {
   readonly controlSockets: number;
   readonly mainRoom: boolean;
   readonly interlock: string | undefined;
+  /** What it hangs from, where somebody has said. */
+  readonly nodeId: string | undefined;
   /** How watts became amperes; empty when amperes were given. */
   readonly steps: () => readonly Step[];
 }
@@ -50,6 +52,7 @@ export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePa
     controlSockets: load.class === 'cooking' ? (load.controlUnitsWithSocket ?? 1) : 0,
     mainRoom: load.mainRoom ?? true,
     interlock: load.interlock,
+    nodeId: load.nodeId,
     steps: own ? () => [...own.steps(), ...severalStep(own, load.quantity ?? 1)] : () => [],
   };
 }
@@ -111,6 +114,7 @@ export function connectedProposal(proposal: Proposal, currentA: number | null, s
     controlSockets: 0,
     mainRoom: true,
     interlock: proposal.interlock,
+    nodeId: proposal.nodeId,
     steps: () => [],
   };
 }

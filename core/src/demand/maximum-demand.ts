@@ -53,7 +53,10 @@ export function demandOnPhase(
   const table = pack.allowances.value[premises];
   const total = (set: readonly Sized[]): number => {
     let amperes = 0;
-    for (const [kind, members] of byClass(set)) amperes += allowedCurrent(table[kind], members);
+    byClass(set).forEach((members, at) => {
+      const kind = LOAD_CLASSES[at];
+      if (kind) amperes += allowedCurrent(table[kind], members);
+    });
     return amperes;
   };
   const here: Sized[] = [];
@@ -78,8 +81,8 @@ function partsByClass(
   pack: RulePack,
 ): Worked[] {
   const classes = byClass(running);
-  return LOAD_CLASSES.flatMap((kind) => {
-    const members = classes.get(kind);
+  return LOAD_CLASSES.flatMap((kind, at) => {
+    const members = classes[at];
     if (!members) return [];
     const words = (): StepWords => ({ ...allowanceWords(table[kind], members), source: pack.allowances.source });
     return [reckon(CLASS_NAMES[kind], allowedCurrent(table[kind], members), 'A', words, members)];
@@ -90,12 +93,16 @@ function isSized(load: Connected): load is Sized {
   return load.currentA !== null;
 }
 
-function byClass(loads: readonly Sized[]): Map<LoadClass, Sized[]> {
-  const found = new Map<LoadClass, Sized[]>();
+const CLASS_PLACE = new Map(LOAD_CLASSES.map((kind, at) => [kind, at]));
+
+/** Loads by the place of their class in the list of classes; places of absent classes are empty. */
+function byClass(loads: readonly Sized[]): Sized[][] {
+  const found: Sized[][] = [];
   for (const load of loads) {
-    const members = found.get(load.class);
+    const at = CLASS_PLACE.get(load.class) ?? 0;
+    const members = found[at];
     if (members) members.push(load);
-    else found.set(load.class, [load]);
+    else found[at] = [load];
   }
   return found;
 }

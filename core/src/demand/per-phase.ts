@@ -1,16 +1,17 @@
 import type { PerPhase } from '../assessment';
 import type { RulePack } from '../rules/rule-pack';
+import type { Phase } from '../survey/words';
 import { atLeast, difference, figure, fromFigure, reckon, unknownFigure, written, type Figure } from '../worked';
 import { demandFigure, type PhaseDemand } from './maximum-demand';
 
 /** Demands as figures by phase; `gap` says why none can be given, `shortfall` why each is only a lower bound. */
 export function perPhase(demands: readonly PhaseDemand[], label: string, gap?: string, shortfall?: string): PerPhase {
-  return Object.fromEntries(
-    demands.map((demand) => [
-      demand.phase,
-      demandFigure(demands.length > 1 ? `${label}, ${demand.phase}` : label, demand, gap, shortfall),
-    ]),
-  );
+  const figures: Partial<Record<Phase, Figure>> = {};
+  for (const demand of demands) {
+    const name = demands.length > 1 ? `${label}, ${demand.phase}` : label;
+    figures[demand.phase] = demandFigure(name, demand, gap, shortfall);
+  }
+  return figures;
 }
 
 /** The figure of the most loaded phase: the greatest known one, or one that is not known if none is. */
@@ -30,17 +31,19 @@ export function worstPhase(figures: PerPhase): Figure {
 
 /** What is left of a rating on each phase. Demand that is only a lower bound leaves a headroom that is not known. */
 export function headroomOf(rating: Figure, after: PerPhase): PerPhase {
-  return Object.fromEntries(
-    Object.entries(after).map(([phase, demand]) => {
-      if (demand.value === null || rating.value === null)
-        return [phase, unknownFigure('Headroom', 'A', demand.why ?? rating.why ?? 'Not known yet.')];
-      const left = difference('Headroom', fromFigure(rating, rating.value), fromFigure(demand, demand.value));
-      // Demand that is only a lower bound leaves headroom that is only an upper one: it is not known.
-      if (demand.bound === 'at-least')
-        return [phase, unknownFigure('Headroom', 'A', demand.why ?? 'The demand is not complete.')];
-      return [phase, figure(left)];
-    }),
-  );
+  const figures: Partial<Record<Phase, Figure>> = {};
+  for (const name in after) {
+    const phase = name as Phase;
+    const demand = after[phase];
+    if (demand) figures[phase] = headroom(rating, demand);
+  }
+  return figures;
+}
+
+function headroom(rating: Figure, demand: Figure): Figure {
+  if (rating.value === null || demand.value === null || demand.bound === 'at-least')
+    return unknownFigure('Headroom', 'A', demand.why ?? rating.why ?? 'Not known yet.');
+  return figure(difference('Headroom', fromFigure(rating, rating.value), fromFigure(demand, demand.value)));
 }
 
 /** Amperes on every phase as kVA at the nominal voltage. */

@@ -21,18 +21,17 @@ export function setsBelow<T>(tree: SupplyTree, placed: ReadonlyMap<string, reado
 }
 
 /** Things gathered by the node each hangs from; those without a node of their own hang from the tree's `unplaced`. */
-export function placedOn<S extends { readonly nodeId?: string }, T>(
+export function placedOn<T extends { readonly nodeId: string | undefined }>(
   tree: SupplyTree,
-  things: readonly S[],
-  make: (thing: S) => T,
+  things: readonly T[],
 ): Map<string, T[]> {
   const placed = new Map<string, T[]>();
   for (const thing of things) {
     const at = nodeOf(tree, thing.nodeId)?.node.id;
     if (at === undefined) continue;
     const here = placed.get(at);
-    if (here) here.push(make(thing));
-    else placed.set(at, [make(thing)]);
+    if (here) here.push(thing);
+    else placed.set(at, [thing]);
   }
   return placed;
 }

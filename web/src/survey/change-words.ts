@@ -28,8 +28,8 @@ export function placeWords(path: Path): string {
   return path
     .filter((key) => key !== 'nodes')
     .map(
-      (key, index) =>
-        NAMES[key] ?? (index === path.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')),
+      (key, index, kept) =>
+        NAMES[key] ?? (index === kept.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')),
     )
     .join(': ');
 }
