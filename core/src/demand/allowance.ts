@@ -78,13 +78,25 @@ function controlSockets(drawn: readonly Drawn[]): number {
   return drawn.reduce((total, each) => total + each.controlSockets, 0);
 }
 
-/** What the ranks add up to. Most classes have one member at most nodes, which then needs no ranking. */
+/**
+ * What the ranks add up to, without sorting where it need not be: everything at the rest's percentage, and the
+ * difference made up on the largest and second largest, which no published rule goes beyond.
+ */
 function rankedCurrent(allowance: Extract<Allowance, { form: 'ranked' }>, drawn: readonly Drawn[]): number {
-  const [only] = drawn;
-  if (drawn.length === 1 && only?.count === 1) return (only.currentA * (allowance.percents[0] ?? 100)) / 100;
+  const { percents, restPercent, otherRoomsPercent } = allowance;
   let total = 0;
-  for (const { currentA, count, percent } of ranks(allowance, drawn)) total += (currentA * count * percent) / 100;
-  return total;
+  if (percents.length > 2 || otherRoomsPercent !== undefined) {
+    for (const { currentA, count, percent } of ranks(allowance, drawn)) total += (currentA * count * percent) / 100;
+    return total;
+  }
+  let [largest, second] = [0, 0];
+  for (const { currentA, count } of drawn) {
+    total += currentA * count;
+    if (currentA >= largest) [largest, second] = [currentA, count > 1 ? currentA : largest];
+    else if (currentA > second) second = currentA;
+  }
+  const [first = restPercent, next = restPercent] = percents;
+  return (total * restPercent + largest * (first - restPercent) + second * (next - restPercent)) / 100;
 }
 
 interface Rank {

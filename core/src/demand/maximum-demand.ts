@@ -59,19 +59,18 @@ export function demandOnPhase(
     });
     return amperes;
   };
-  const here: Sized[] = [];
-  let complete = true;
-  let interlocked = false;
-  for (const load of loads) {
-    if (!load.phases.includes(phase)) continue;
-    if (!isSized(load)) complete = false;
-    else here.push(load);
-    interlocked ||= Boolean(load.interlock);
-  }
-  const running = interlocked ? worstTogether(here, total) : here;
+  const here = onPhase(loads, phase);
+  const sized = here.every(isSized) ? here : here.filter(isSized);
+  const running = sized.some(({ interlock }) => interlock) ? worstTogether(sized, total) : sized;
   const label = 'Maximum demand';
   const steps = (): readonly Step[] => sum(label, 'A', partsByClass(running, table, pack)).steps();
-  return { phase, worked: { label, value: total(running), unit: 'A', steps }, complete };
+  return { phase, worked: { label, value: total(running), unit: 'A', steps }, complete: sized === here };
+}
+
+/** The loads on a phase; the list itself where all of them are, as on every single-phase supply. */
+function onPhase(loads: readonly Connected[], phase: Phase): readonly Connected[] {
+  const on = (load: Connected): boolean => load.phases.includes(phase);
+  return loads.every(on) ? loads : loads.filter(on);
 }
 
 /** The same demand class by class, each with its working. */
