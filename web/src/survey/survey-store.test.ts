@@ -150,4 +150,19 @@ describe('a survey being worked on', () => {
     store.set(['place', 'town'], 'B');
     expect(store.get().saveState).toBe('waiting');
   });
+
+  it('does not wait out the pause after a failure once the connection is back', async () => {
+    let answers = 0;
+    const { store, sent, run, due } = bench(() => ((answers += 1) === 1 ? { kind: 'no-answer' } : saved(2)));
+    store.set(['place', 'town'], 'A');
+    await run();
+    expect(due).toHaveLength(1);
+    store.retry();
+    expect(due).toHaveLength(2);
+    due.shift()?.(); // the long pause ends with nothing to do: a sooner timer has taken its place
+    expect(sent).toHaveLength(1);
+    await run();
+    expect(sent).toHaveLength(2);
+    expect(store.get().saveState).toBe('saved');
+  });
 });

@@ -80,7 +80,9 @@ export class SurveyStore {
   private undoSteps: Step[] = [];
   private redoSteps: Step[] = [];
   private sending = false;
-  private scheduled = false;
+  /** When the next send is due, and which timer is to make it: a sooner one takes the place of a later. */
+  private dueAt = Infinity;
+  private timer = 0;
   private failures = 0;
   private closed = false;
   /** The last revision sent without an answer: it may have arrived, so the same is sent under the same id. */
@@ -214,10 +216,13 @@ export class SurveyStore {
   }
 
   private soon(milliseconds: number): void {
-    if (this.scheduled) return;
-    this.scheduled = true;
+    const at = Date.now() + milliseconds;
+    if (at >= this.dueAt) return;
+    this.dueAt = at;
+    const timer = (this.timer += 1);
     this.links.later(milliseconds, () => {
-      this.scheduled = false;
+      if (timer !== this.timer) return;
+      this.dueAt = Infinity;
       void this.send();
     });
   }
