@@ -51,6 +51,8 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('999999');
     await expect(page.getByText('From 1 to 3000 A; 80 A is still used.')).toBeVisible();
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('80');
+    for (const name of ['Meter', 'Isolator', 'Board'])
+      await page.getByRole('button', { name: `${name}: 100 A` }).click();
   });
 
   await test.step('loop and earthing', async () => {

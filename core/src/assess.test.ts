@@ -20,6 +20,7 @@ function survey(...changes: Change[]): Survey {
   Object.assign(base.place, { meterPointNumber: '9700000012340', premises: 'household', addressLine1: '1 Test Lane' });
   base.supply.phases = 1;
   Object.assign(node(base, 'cut-out'), { ratingA: 100, evidence: 'label' });
+  for (const id of ['meter', 'isolator', 'board']) node(base, id).ratingA = 100;
   base.intake = { look: 'fine', faults: [], loop: { status: 'not-looped', evidence: 'cable-traced' } };
   base.earthing = { arrangement: 'tn-s', recognisedBy: 'sheath clamp seen' };
   base.loads = [
@@ -247,6 +248,18 @@ describe('the tree', () => {
     expect(at('board')?.before.L1?.value).toBe(40);
     expect(at('service')?.before.L1?.value).toBe(40);
     expect(made.weakest).toEqual({ nodeId: 'garage', headroomA: -12 });
+  });
+});
+
+describe('nodes without a rating', () => {
+  it('are asked about where the charger’s current passes, and nowhere else', () => {
+    const made = settled((s) => {
+      delete node(s, 'isolator').ratingA;
+      s.supply.nodes.push({ id: 'shed', kind: 'board', fedFrom: 'board' });
+      charger(s).nodeId = 'board';
+    });
+    expect(made.findings).toEqual([expect.objectContaining({ id: 'node-rating-not-known', subjectId: 'isolator' })]);
+    expect(made.route.way).toBe('fit-then-notify');
   });
 });
 

@@ -11,7 +11,7 @@ import { loopFindings, loopVerdict } from './intake/loop-status';
 import { clampLimit, limiterVerdict } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
 import { chargerLimitA } from './management/limiter';
-import { assessNodes, overloadFindings, weakestNode, type Reckoner } from './node-assessments';
+import { assessNodes, overloadFindings, unratedFindings, weakestNode, type Reckoner } from './node-assessments';
 import { placeFindings } from './route/place-findings';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
@@ -86,6 +86,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...earthingFindings(survey, pack),
       ...loadFindings(survey, connected),
       ...chargerFindings(survey, pack),
+      ...unratedFindings(survey, tree, fuse),
       ...overloadFindings(nodes),
     ]),
     route: routeOf({

@@ -9,7 +9,7 @@ import { guard, managedDemand, type NodeFlow } from './management/managed-demand
 import type { Survey } from './survey/survey';
 import { NODE_NAMES, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
-import type { SupplyTree } from './tree/supply-tree';
+import { towardsStreet, type SupplyTree } from './tree/supply-tree';
 import { figure, given, unknownFigure, written, type Figure } from './worked';
 
 /** The demand of a list of loads on each phase. */
@@ -142,6 +142,27 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Finding[] {
       },
     ];
   });
+}
+
+/**
+ * Nodes that carry the new equipment's current and have no rating recorded: nothing can be held against them, which is
+ * not the same as being fine. The limiting device has findings of its own, and a service cable carries no marking.
+ */
+export function unratedFindings(survey: Survey, tree: SupplyTree, fuse: FuseRating): Finding[] {
+  const carrying = new Set(survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
+  return tree.nodes
+    .filter((here) => carrying.has(here) && here.node.kind !== 'service' && here.node.id !== fuse.nodeId)
+    .filter(({ node }) => node.ratingA === undefined)
+    .map(({ node }) => ({
+      id: 'node-rating-not-known',
+      grade: 'ask',
+      station: 'cut-out',
+      title: `${node.label ?? NODE_NAMES[node.kind]}: rating not known, so nothing is held against it.`,
+      remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
+      askOf: 'surveyor',
+      subjectId: node.id,
+      field: 'supply.nodes.ratingA',
+    }));
 }
 
 function leastHeadroom(headroom: PerPhase): number | null {
