@@ -6,7 +6,7 @@ import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NATION_NAMES, PREMISES_NAMES, type Answer, type Arrangement } from '../survey/words';
+import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
 import type { Figure } from '../worked';
 import { missingItems, type Missing } from './missing';
 
@@ -62,7 +62,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       installerSection(signedBy),
       supplySection(survey, assessment),
       demandSection(survey, assessment),
-      ...survey.proposals.map((proposal) => equipmentSection(proposal, survey.earthing.arrangement)),
+      ...survey.proposals.map((proposal) => equipmentSection(proposal, survey)),
       routeSection(assessment),
       findingsSection(assessment),
     ].filter(({ rows }) => rows.length > 0),
@@ -209,8 +209,9 @@ const OPEN_PEN_WORDS = {
   'low-electrode': 'Low-resistance electrode',
 } as const;
 
-function equipmentSection(proposal: Proposal, arrangement: Arrangement | undefined): Section {
+function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Section {
   const { limiter } = proposal;
+  const clampNode = supply.nodes.find(({ id }) => id === limiter.clampNodeId);
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return {
     title: `New equipment: ${proposal.label ?? 'vehicle charger'}`,
@@ -229,7 +230,7 @@ function equipmentSection(proposal: Proposal, arrangement: Arrangement | undefin
       row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
       row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
       // Nothing to protect against where the earth is not taken from the supply's neutral.
-      ...(arrangement === 'tn-s' || arrangement === 'tt'
+      ...(earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt'
         ? []
         : [row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen])]),
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
@@ -237,7 +238,7 @@ function equipmentSection(proposal: Proposal, arrangement: Arrangement | undefin
         ? [
             row('Managed by clamp: set-point', amperes(limiter.setPointA)),
             row('Fail-safe current', amperes(limiter.failSafeA)),
-            row('Clamp on', limiter.clampNodeId),
+            row('Clamp on', clampNode && (clampNode.label ?? NODE_NAMES[clampNode.kind])),
             ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
           ]
         : []),

@@ -1,0 +1,71 @@
+import { gbDefault } from '../rules/gb-default';
+import type { ConditionFault, Intake } from '../survey/intake';
+import type { LoopEvidence, LoopStatus } from '../survey/words';
+import { conditionFindings, conditionVerdict, type ConditionVerdict } from './condition';
+import { fuseFindings, fuseRating } from './fuse-rating';
+import { loopFindings, loopVerdict } from './loop-status';
+
+const intake = (look: Intake['look'], ...grades: (ConditionFault['grade'] | undefined)[]): Intake => ({
+  ...(look ? { look } : {}),
+  loop: {},
+  faults: grades.map((grade, at) => ({ id: `f${at}`, fault: 'heat-damage', ...(grade ? { grade } : {}) })),
+});
+
+describe('condition', () => {
+  it.each<[string, Intake, ConditionVerdict]>([
+    ['nobody looked', intake(undefined), 'not-known'],
+    ['could not be seen', intake('could-not-see'), 'not-known'],
+    ['not fine, with no fault named', intake('not-fine'), 'not-known'],
+    ['fine', intake('fine'), 'fit'],
+    ['not fine, but only noted', intake('not-fine', 'note'), 'fit'],
+    ['a fault without a grade', intake('fine', undefined), 'put-right-first'],
+    ['the gravest decides', intake('not-fine', 'note', 'make-safe-now', 'before-load-added'), 'make-safe'],
+    ['danger needs no look', intake(undefined, 'make-safe-now'), 'make-safe'],
+  ])('%s', (_name, seen, verdict) => {
+    expect(conditionVerdict(seen)).toBe(verdict);
+  });
+
+  it('puts the emergency number with a danger, and asks while nothing is known', () => {
+    expect(conditionFindings(intake('not-fine', 'make-safe-now'), gbDefault)).toEqual([
+      expect.objectContaining({ grade: 'danger', remedy: expect.stringContaining('105') }),
+    ]);
+    expect(conditionFindings(intake(undefined), gbDefault).map(({ id }) => id)).toEqual(['condition-not-looked']);
+  });
+});
+
+describe('loop', () => {
+  it.each<[LoopStatus | undefined, LoopEvidence | undefined, string, readonly string[]]>([
+    [undefined, undefined, 'not-known', ['loop-not-known']],
+    ['unknown', undefined, 'not-known', ['loop-not-known']],
+    ['not-looped', undefined, 'own', ['loop-evidence-missing']],
+    ['not-looped', 'signs-only', 'not-known', ['loop-not-known']],
+    ['not-looped', 'cable-traced', 'own', []],
+    ['not-looped', 'operator-record', 'own', []],
+    ['feeds-next-door', undefined, 'looped', ['service-looped']],
+    ['fed-from-next-door', 'signs-only', 'looped', ['service-looped']],
+  ])('%s, %s: %s', (status, evidence, verdict, findings) => {
+    const loop = { ...(status ? { status } : {}), ...(evidence ? { evidence } : {}) };
+    expect(loopVerdict(loop)).toBe(verdict);
+    expect(loopFindings(loop).map(({ id }) => id)).toEqual(findings);
+  });
+});
+
+describe('fuse rating', () => {
+  const cutOut = (values: object) => ({ id: 'c', kind: 'cut-out', ...values }) as const;
+  it.each<[string, object | undefined, number, boolean]>([
+    ['no cut-out at all', undefined, 60, false],
+    ['nothing seen', {}, 60, false],
+    ['a rating without evidence', { ratingA: 100 }, 60, false],
+    ['assumed 40 A: no more than that', { ratingA: 40, evidence: 'assumed' }, 40, false],
+    ['moulding 100 A says nothing of the fuse', { holderMaximumA: 100, evidence: 'moulding' }, 60, false],
+    ['a label without a rating', { evidence: 'label' }, 60, false],
+    ['label 45 A', { ratingA: 45, evidence: 'label' }, 45, true],
+    ['record 100 A', { ratingA: 100, evidence: 'record' }, 100, true],
+  ])('%s', (_name, values, ratingA, established) => {
+    const device = values && cutOut(values);
+    const made = fuseRating(device, gbDefault);
+    expect({ ratingA: made.ratingA, established: made.established }).toEqual({ ratingA, established });
+    expect(made.figure.value).toBe(ratingA);
+    expect(fuseFindings(device, made).some(({ id }) => id === 'fuse-rating-not-established')).toBe(!established);
+  });
+});

@@ -1,0 +1,97 @@
+import { assess } from '../assess';
+import { gbDefault } from '../rules/gb-default';
+import { blankSurvey } from '../survey/blank';
+import type { Survey } from '../survey/survey';
+import { composePack, figureText, type PackContent } from './compose';
+import { missingItems } from './missing';
+import { unknownFigure } from '../worked';
+
+const signedBy = { firm: 'Firm', name: 'A. Person', registration: 'R-1', at: '2026-11-24T09:00:00Z' };
+
+function composed(change: (survey: Survey) => void): PackContent {
+  const survey = blankSurvey();
+  change(survey);
+  return composePack(survey, assess(survey, gbDefault), gbDefault, signedBy);
+}
+
+function row(content: PackContent, section: string, label: string) {
+  return content.sections.find(({ title }) => title.startsWith(section))?.rows.find((each) => each.label === label);
+}
+
+const withCharger = (values: object) => (survey: Survey) => {
+  survey.proposals = [{ id: 'c', kind: 'vehicle-charger', label: 'Charger', limiter: {}, ...values }];
+};
+
+describe('what a pack says', () => {
+  it('of a blank survey: everything not known, nothing left out in silence', () => {
+    const content = composed(() => undefined);
+    expect(content.title).toBe('Application to connect new equipment');
+    expect(row(content, 'Site', 'Customer')?.value).toBe('Not known');
+    expect(row(content, 'Existing', 'Cut-out fuse')).toEqual({
+      label: 'Cut-out fuse',
+      value: 'Not established; 60 A used as fallback',
+      note: 'Evidence: none',
+    });
+    expect(row(content, 'Maximum', 'Before the work')?.value).toBe('Not known (No loads have been entered.)');
+    expect(content.missing.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['no-loads', 'customer-name', 'postcode', 'operator-name']),
+    );
+  });
+
+  it('of a dangerous intake: a report with the emergency number, not an application', () => {
+    const content = composed((survey) =>
+      survey.intake.faults.push({ id: 'f', fault: 'exposed-live-parts', grade: 'make-safe-now' }),
+    );
+    expect(content.title).toMatch(/^Report of a dangerous intake/);
+    expect(content.purpose).toContain('105');
+  });
+
+  it('keeps a faulty meter point number as typed, with what is wrong with it', () => {
+    const content = composed((survey) => (survey.place.meterPointNumber = '97 00'));
+    expect(row(content, 'Site', 'Meter point number (MPAN)')).toMatchObject({
+      value: '97 00',
+      note: expect.stringContaining('4 digits'),
+    });
+  });
+
+  it('prints a limiter with its setting, clamp and fail-safe', () => {
+    const limiter = { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' };
+    const content = composed(withCharger({ ratedA: 32, limiter }));
+    expect(row(content, 'New equipment', 'Managed by clamp: set-point')?.value).toBe('50 A');
+    expect(row(content, 'New equipment', 'Fail-safe current')?.value).toBe('6 A');
+    expect(row(content, 'New equipment', 'Clamp on')?.value).toBe('Meter');
+  });
+
+  it('speaks of open PEN only where the earth may come from the supply’s neutral', () => {
+    const label = 'Open-PEN protection';
+    expect(row(composed(withCharger({})), 'New equipment', label)?.value).toBe('Not known');
+    const tt = composed((survey) => {
+      withCharger({})(survey);
+      survey.earthing.arrangement = 'tt';
+    });
+    expect(row(tt, 'New equipment', label)).toBeUndefined();
+  });
+
+  it('writes figures with their unit and their doubt', () => {
+    expect(figureText({ label: '', value: 5, unit: 'A', bound: 'at-least', working: [] })).toBe('at least 5.0 A');
+    expect(figureText({ label: '', value: 1.234, unit: 'kVA', bound: 'exact', working: [] })).toBe('1.23 kVA');
+    expect(figureText(unknownFigure('', 'A', 'Why.'))).toBe('Not known (Why.)');
+  });
+});
+
+describe('what is missing', () => {
+  const missing = (change: (survey: Survey) => void): string[] => {
+    const survey = blankSurvey();
+    change(survey);
+    return missingItems(survey, assess(survey, gbDefault)).map(({ id }) => id);
+  };
+  it('wants one way of reaching the customer, not two', () => {
+    expect(missing(() => undefined)).toContain('customer-contact');
+    expect(missing((survey) => (survey.place.customerEmail = 'a@b.example'))).not.toContain('customer-contact');
+  });
+  it('wants a register reference only of equipment said to be on the register', () => {
+    expect(missing(withCharger({ typeTested: 'no' }))).not.toContain('register-reference');
+    expect(missing(withCharger({ typeTested: 'yes' }))).toContain('register-reference');
+    expect(missing(withCharger({ typeTested: 'yes', registerReference: 'X' }))).not.toContain('register-reference');
+  });
+});
