@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { BROWSER_ARGS } from '../scripts/machine/browser.mjs';
 
 /** Journeys in Debian’s Chromium against a server the test command has started (E2E_URL). */
 export default defineConfig({
@@ -17,15 +18,7 @@ export default defineConfig({
     acceptDownloads: true,
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: BROWSER_ARGS,
     },
   },
 });

@@ -1,6 +1,7 @@
 /** `npm run screenshots`: one current picture of each main view, from the demo data, into docs/screenshots. */
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { BROWSER_ARGS } from './machine/browser.mjs';
 import { ensureBuilt } from './machine/build.mjs';
 import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
@@ -40,15 +41,7 @@ async function main() {
   const server = await startServer(prepareDatabase(database.url, { demo: true }), 4850);
   const browser = await chromium.launch({
     executablePath: chromiumBinary() ?? '',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
+    args: BROWSER_ARGS,
   });
   try {
     const page = await browser.newPage({

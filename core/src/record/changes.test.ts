@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { apply, diff, inverse, type Value } from './changes';
+import { apply, diff, inverse, jsonPath, type Value } from './changes';
 
 const member = fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd'), watts: fc.option(fc.nat(9), { nil: 0 }) });
 const document: fc.Arbitrary<Value> = fc.record({
@@ -67,6 +67,12 @@ describe('changes between documents', () => {
     expect(apply({ loads: [] }, edit).conflicts).toHaveLength(1);
     const removal = diff({ loads: [{ id: 'a', watts: 1 }] }, { loads: [] });
     expect(apply({ loads: [{ id: 'a', watts: 5 }] }, removal).conflicts).toHaveLength(1);
+  });
+
+  it('are found again in faults, which count members of lists', () => {
+    const survey: Value = { loads: [{ id: 'a' }, { id: 'b', powerW: 1 }], place: { town: 'x' } };
+    expect(jsonPath(survey, ['loads', 'b', 'powerW'])).toBe('$.loads[1].powerW');
+    expect(jsonPath(survey, ['place', 'postcode'])).toBe('$.place.postcode');
   });
 
   it('never reach inherited names', () => {

@@ -132,6 +132,17 @@ export function valueAt(document: Value | undefined, path: Path): Value | undefi
   return at;
 }
 
+/** A path as faults write it, members of lists by their place: `$.loads[3].powerW`. */
+export function jsonPath(document: Value, path: Path): string {
+  let text = '$';
+  let at: Value | undefined = document;
+  for (const key of path) {
+    text += isMembers(at) ? `[${at.findIndex(({ id }) => id === key)}]` : `.${key}`;
+    at = valueAt(at, [key]);
+  }
+  return text;
+}
+
 /** The document with another value at a path; undefined when the place the path leads to is gone. */
 function replace(document: Value, path: Path, value: Value | undefined, index?: number): Value | undefined {
   const [key, ...rest] = path;

@@ -12,6 +12,14 @@ const READING_ERRORS: Readonly<Record<string, Problem>> = {
   'request.aborted': new Problem(400, 'Cut off', 'The request stopped before its end. Nothing was changed.'),
 };
 
+/** A client-made id that something this firm may or may not see already has: nothing more is said of it. */
+const TAKEN_ID = new Problem(409, 'Not stored', 'That id is taken. Send it again under another; nothing was changed.');
+
+/** PostgreSQL’s unique violation. */
+function isTakenId(error: unknown): boolean {
+  return error instanceof Error && 'code' in error && error.code === '23505';
+}
+
 /** Every error as a problem document; what is not the caller's doing is logged, without the request's contents. */
 export function problemErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
@@ -20,7 +28,8 @@ export function problemErrors(log: Logger): ErrorRequestHandler {
       return;
     }
     const kind = typeof error === 'object' && error !== null && 'type' in error ? String(error.type) : '';
-    const known = error instanceof Problem ? error : READING_ERRORS[kind];
+    const known =
+      error instanceof Problem ? error : (READING_ERRORS[kind] ?? (isTakenId(error) ? TAKEN_ID : undefined));
     if (!known) log.error({ error, method: request.method, path: request.path }, 'request failed');
     const problem =
       known ?? new Problem(500, 'Something went wrong here', 'It has been logged. Nothing was changed; try again.');

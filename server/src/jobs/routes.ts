@@ -6,7 +6,7 @@ import { randomUUID as newId } from 'node:crypto';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
-import { notFound, Problem } from '../http/problem';
+import { notFound } from '../http/problem';
 import { personById } from '../people/queries';
 import { findJobs, insertJob, jobById } from './queries';
 import { firmRulePack, summarise } from './summary';
@@ -48,11 +48,6 @@ export function jobRoutes(pool: Pool): Router {
         await insertJob(db, { ...asker, id, place, wanted, survey, revisionId: newId(), summary });
       }
       return jobById(db, id);
-    }).catch((error: unknown) => {
-      // The id belongs to a job this firm cannot see: say no more than that it will not do.
-      if (error instanceof Error && 'code' in error && error.code === '23505')
-        throw new Problem(409, 'Not created', 'That id is taken. Make the job again.');
-      throw error;
     });
     if (!job) throw notFound('job');
     response.status(201).json(job);

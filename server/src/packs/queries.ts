@@ -34,15 +34,15 @@ export async function packById(db: PoolClient, id: string): Promise<PackRow | un
   return found.rows[0];
 }
 
-/** One of a pack's files as stored. */
-export async function packFile(
-  db: PoolClient,
-  id: string,
-): Promise<{ number: number; survey: string; pdf: Buffer } | undefined> {
-  const found = await db.query<{ number: number; survey: string; pdf: Buffer }>(
-    'SELECT number, survey, pdf FROM packs WHERE id = $1',
-    [id],
-  );
+/** A pack’s files, as stored. */
+export interface PackFile {
+  readonly number: number;
+  readonly survey: string;
+  readonly pdf: Buffer;
+}
+
+export async function packFile(db: PoolClient, id: string): Promise<PackFile | undefined> {
+  const found = await db.query<PackFile>('SELECT number, survey, pdf FROM packs WHERE id = $1', [id]);
   return found.rows[0];
 }
 

@@ -1,12 +1,12 @@
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound } from '../http/problem';
 import { headOf } from '../surveys/queries';
-import { packFile, packsOf } from './queries';
+import { packFile, packsOf, type PackFile } from './queries';
 import { packNumber, signOff } from './sign-off';
 
 class SignOffBody {
@@ -43,24 +43,27 @@ export function jobPackRoutes(pool: Pool): Router {
 export function packRoutes(pool: Pool): Router {
   const router = Router();
 
-  router.get('/:packId/notice.pdf', async (request, response) => {
+  const fileOf = async (request: Request): Promise<PackFile> => {
     const id = idParameter(request, 'packId', 'pack');
     const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
     if (!pack) throw notFound('pack');
+    return pack;
+  };
+
+  router.get('/:packId/notice.pdf', async (request, response) => {
+    const { number, pdf } = await fileOf(request);
     response
-      .attachment(`${packNumber(pack.number)}.pdf`)
+      .attachment(`${packNumber(number)}.pdf`)
       .type('application/pdf')
-      .send(pack.pdf);
+      .send(pdf);
   });
 
   router.get('/:packId/survey.json', async (request, response) => {
-    const id = idParameter(request, 'packId', 'pack');
-    const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
-    if (!pack) throw notFound('pack');
+    const { number, survey } = await fileOf(request);
     response
-      .attachment(`${packNumber(pack.number)}.json`)
+      .attachment(`${packNumber(number)}.json`)
       .type('application/json')
-      .send(pack.survey);
+      .send(survey);
   });
 
   return router;

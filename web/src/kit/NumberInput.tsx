@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { Input, Label, Text, TextField } from 'react-aria-components';
+import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from './Button';
-import { boxed, FieldFault, FieldHelp, FieldLabel } from './fields';
+import { FieldFoot } from './FieldFoot';
+import { boxed, FieldLabel } from './fields';
 import { readNumber } from './number';
 
 const Row = styled.div`
@@ -58,16 +59,30 @@ export interface NumberInputProps {
   /** Usual values, one tap each; tapping the chosen one again makes it not known. */
   readonly usual?: readonly number[];
   readonly help?: string;
+  /** What somebody else, such as the server, found wrong with the value. */
+  readonly fault?: string | undefined;
 }
 
 /**
  * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
  * with the fault beneath it; the survey goes on with what it had.
  */
-export function NumberInput({ label, unit, value, onChange, least, most, whole, usual, help }: NumberInputProps) {
+export function NumberInput({
+  label,
+  unit,
+  value,
+  onChange,
+  least,
+  most,
+  whole,
+  usual,
+  help,
+  fault: found,
+}: NumberInputProps) {
   const [typed, setTyped] = useState(value === undefined ? '' : String(value));
   const [known, setKnown] = useState(value);
-  const [fault, setFault] = useState<string>();
+  const [misread, setFault] = useState<string>();
+  const fault = misread ?? found;
   // The value moved for another reason (undo, another tab): show it.
   if (known !== value) {
     setKnown(value);
@@ -124,16 +139,7 @@ export function NumberInput({ label, unit, value, onChange, least, most, whole, 
           </Usual>
         ))}
       </Row>
-      {fault === undefined && help !== undefined && (
-        <Text slot="description">
-          <FieldHelp>{help}</FieldHelp>
-        </Text>
-      )}
-      {fault !== undefined && (
-        <Text slot="errorMessage">
-          <FieldFault>{fault}</FieldFault>
-        </Text>
-      )}
+      <FieldFoot help={help} fault={fault} />
     </TextField>
   );
 }

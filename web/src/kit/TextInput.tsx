@@ -1,6 +1,7 @@
-import { Input, Label, Text, TextArea, TextField } from 'react-aria-components';
+import { Input, Label, TextArea, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { boxed, FieldFault, FieldHelp, FieldLabel } from './fields';
+import { FieldFoot } from './FieldFoot';
+import { boxed, FieldLabel } from './fields';
 
 const Box = styled(Input)`
   ${boxed}
@@ -46,16 +47,7 @@ export function TextInput(props: TextInputProps) {
         <FieldLabel>{label}</FieldLabel>
       </Label>
       {lines ? <Area rows={3} /> : <Box />}
-      {fault === undefined && help !== undefined && (
-        <Text slot="description">
-          <FieldHelp>{help}</FieldHelp>
-        </Text>
-      )}
-      {fault !== undefined && (
-        <Text slot="errorMessage">
-          <FieldFault>{fault}</FieldFault>
-        </Text>
-      )}
+      <FieldFoot help={help} fault={fault} />
     </TextField>
   );
 }

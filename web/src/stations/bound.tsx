@@ -1,4 +1,4 @@
-import { valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
+import { jsonPath, valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { Choice, type ChoiceOption } from '../kit/Choice';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
@@ -7,6 +7,14 @@ import { useSet, useSurvey } from '../survey/SurveyContext';
 
 /** Controls bound to a field of the survey by its path. */
 
+/** What the server found wrong with the field at a path, in a sentence. */
+function useFault(path: Path): string | undefined {
+  const { survey, state } = useSurvey();
+  const at = jsonPath(survey as unknown as Value, path);
+  const found = state.faults.find((fault) => fault.path === at);
+  return found && `It ${found.wrong}; ${found.expected} is expected.`;
+}
+
 function valueOf(survey: Survey, path: Path): Value | undefined {
   return valueAt(survey as unknown as Value, path);
 }
@@ -14,10 +22,12 @@ function valueOf(survey: Survey, path: Path): Value | undefined {
 export function BoundText({ path, ...rest }: { readonly path: Path } & Omit<TextInputProps, 'value' | 'onChange'>) {
   const { survey } = useSurvey();
   const set = useSet();
+  const refused = useFault(path);
   const value = valueOf(survey, path);
   return (
     <TextInput
       {...rest}
+      fault={rest.fault ?? refused}
       value={typeof value === 'string' ? value : ''}
       onChange={(next) => {
         set(path, next);
@@ -29,10 +39,12 @@ export function BoundText({ path, ...rest }: { readonly path: Path } & Omit<Text
 export function BoundNumber({ path, ...rest }: { readonly path: Path } & Omit<NumberInputProps, 'value' | 'onChange'>) {
   const { survey } = useSurvey();
   const set = useSet();
+  const refused = useFault(path);
   const value = valueOf(survey, path);
   return (
     <NumberInput
       {...rest}
+      fault={refused}
       value={typeof value === 'number' ? value : undefined}
       onChange={(next) => {
         set(path, next);

@@ -1,8 +1,9 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { STATIONS, type FindingGrade, type Station } from '@keen-gauge/core/finding';
+import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { STATION_NAMES } from '../stations/station-names';
+import { workAt, type StationWork } from './work';
 
 const Rail = styled.nav`
   position: relative;
@@ -51,29 +52,6 @@ const End = styled.div`
   font-size: 0.8rem;
   color: var(--quiet);
 `;
-
-/** How many things are open at a station, in a word or two, and whether one of them is dangerous. */
-export interface StationWork {
-  readonly open: number;
-  readonly words: string;
-  readonly danger: boolean;
-}
-
-/** What is open at each station: its findings; at the route its reasons, at the pack what is missing. */
-export function workAt(station: Station, assessment: Assessment, missing: number): StationWork {
-  if (station === 'route') {
-    const { triggers, way } = assessment.route;
-    const words = triggers.length === 0 ? 'settled' : `${triggers.length} reason${triggers.length === 1 ? '' : 's'}`;
-    return { open: triggers.length, words, danger: way === 'hold' };
-  }
-  if (station === 'pack')
-    return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
-  const here = assessment.findings.filter((finding) => finding.station === station);
-  const count = (wanted: FindingGrade): number => here.filter(({ grade }) => grade === wanted).length;
-  const [dangers, asks, acts] = [count('danger'), count('ask'), count('act')];
-  const parts = [dangers > 0 ? 'danger' : '', asks > 0 ? `${asks} to ask` : '', acts > 0 ? `${acts} to do` : ''];
-  return { open: dangers + asks + acts, words: parts.filter(Boolean).join(', ') || 'settled', danger: dangers > 0 };
-}
 
 /** A clamp round the cable: filled when settled, open with the count when not, barred when dangerous. */
 function StopMark({ work }: { readonly work: StationWork }) {
