@@ -51,20 +51,26 @@ export function demandOnPhase(
   pack: RulePack,
 ): PhaseDemand {
   const table = pack.allowances.value[premises];
-  const total = (set: readonly Sized[]): number => {
-    let amperes = 0;
-    byClass(set).forEach((members, at) => {
-      const kind = LOAD_CLASSES[at];
-      if (kind) amperes += allowedCurrent(table[kind], members);
-    });
-    return amperes;
-  };
   const here = onPhase(loads, phase);
   const sized = here.every(isSized) ? here : here.filter(isSized);
-  const running = sized.some(({ interlock }) => interlock) ? worstTogether(sized, total) : sized;
+  const running = sized.some(({ interlock }) => interlock) ? worstTogether(sized, (set) => totalOf(set, table)) : sized;
   const label = 'Maximum demand';
   const steps = (): readonly Step[] => sum(label, 'A', partsByClass(running, table, pack)).steps();
-  return { phase, worked: { label, value: total(running), unit: 'A', steps }, complete: sized === here };
+  return { phase, worked: { label, value: totalOf(running, table), unit: 'A', steps }, complete: sized === here };
+}
+
+type AllowanceTable = Readonly<Record<LoadClass, Allowance>>;
+
+/** The demand of loads that all run, in amperes, without its working. Most nodes carry one load on a phase. */
+function totalOf(running: readonly Sized[], table: AllowanceTable): number {
+  const [only] = running;
+  if (only && running.length === 1) return allowedCurrent(table[only.class], running);
+  let amperes = 0;
+  byClass(running).forEach((members, at) => {
+    const kind = LOAD_CLASSES[at];
+    if (kind) amperes += allowedCurrent(table[kind], members);
+  });
+  return amperes;
 }
 
 /** The loads on a phase; the list itself where all of them are, as on every single-phase supply. */
@@ -74,11 +80,7 @@ function onPhase(loads: readonly Connected[], phase: Phase): readonly Connected[
 }
 
 /** The same demand class by class, each with its working. */
-function partsByClass(
-  running: readonly Sized[],
-  table: Readonly<Record<LoadClass, Allowance>>,
-  pack: RulePack,
-): Worked[] {
+function partsByClass(running: readonly Sized[], table: AllowanceTable, pack: RulePack): Worked[] {
   const classes = byClass(running);
   return LOAD_CLASSES.flatMap((kind, at) => {
     const members = classes[at];

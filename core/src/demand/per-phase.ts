@@ -1,7 +1,17 @@
 import type { PerPhase } from '../assessment';
 import type { RulePack } from '../rules/rule-pack';
 import type { Phase } from '../survey/words';
-import { atLeast, difference, figure, fromFigure, reckon, unknownFigure, written, type Figure } from '../worked';
+import {
+  atLeast,
+  difference,
+  figure,
+  fromFigure,
+  reckon,
+  unknownFigure,
+  written,
+  type Figure,
+  type Worked,
+} from '../worked';
 import { demandFigure, type PhaseDemand } from './maximum-demand';
 
 /** Demands as figures by phase; `gap` says why none can be given, `shortfall` why each is only a lower bound. */
@@ -41,9 +51,11 @@ export function headroomOf(rating: Figure, after: PerPhase): PerPhase {
 }
 
 function headroom(rating: Figure, demand: Figure): Figure {
-  if (rating.value === null || demand.value === null || demand.bound === 'at-least')
+  const [from, less] = [rating.value, demand.value];
+  if (from === null || less === null || demand.bound === 'at-least')
     return unknownFigure('Headroom', 'A', demand.why ?? rating.why ?? 'Not known yet.');
-  return figure(difference('Headroom', fromFigure(rating, rating.value), fromFigure(demand, demand.value)));
+  const worked = (): Worked => difference('Headroom', fromFigure(rating, from), fromFigure(demand, less));
+  return figure({ label: 'Headroom', value: from - less, unit: 'A', steps: () => worked().steps() });
 }
 
 /** Amperes on every phase as kVA at the nominal voltage. */
