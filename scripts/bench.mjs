@@ -15,7 +15,7 @@ ensureBuilt('web');
 const database = await startBench();
 try {
   const server = await startServer(prepareDatabase(database.url, { demo: true }), 4700);
-  const made = spawnSync(process.execPath, [join(ROOT, 'dist/server/bench.js')], {
+  const made = spawnSync(process.execPath, [join(ROOT, 'dist/server/bench.js'), ...process.argv.slice(2)], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, BENCH_URL: server.url },

@@ -9,19 +9,75 @@ export interface Drawn {
   readonly mainRoom: boolean;
 }
 
-/** What the allowance makes of the connected currents, in amperes. */
-export function allowedCurrent(allowance: Allowance, drawn: readonly Drawn[]): number {
+/**
+ * What an allowance needs to know of a class's loads: their total current, the two largest, and control-unit sockets.
+ * Filled load by load, so that no list has to be made for a figure reckoned on every keystroke.
+ */
+export class Tally {
+  /** How many loads are in it: a control-unit socket counts even where its cooker draws nothing. */
+  loads = 0;
+  totalA = 0;
+  largestA = 0;
+  secondA = 0;
+  controlSockets = 0;
+
+  add({ currentA, count, controlSockets }: Drawn): void {
+    this.loads += 1;
+    this.totalA += currentA * count;
+    this.controlSockets += controlSockets;
+    if (currentA >= this.largestA) {
+      this.secondA = count > 1 ? currentA : this.largestA;
+      this.largestA = currentA;
+    } else if (currentA > this.secondA) this.secondA = currentA;
+  }
+
+  clear(): void {
+    this.loads = 0;
+    this.totalA = 0;
+    this.largestA = 0;
+    this.secondA = 0;
+    this.controlSockets = 0;
+  }
+}
+
+/** Whether a tally is enough for this allowance: no published rule ranks beyond the second, and few ask for the room. */
+export function needsOnlyTally(allowance: Allowance): boolean {
+  return allowance.form !== 'ranked' || (allowance.percents.length <= 2 && allowance.otherRoomsPercent === undefined);
+}
+
+/** What the allowance makes of a tally, in amperes; only where `needsOnlyTally`. */
+export function allowedOf(allowance: Allowance, tally: Tally): number {
+  const { totalA } = tally;
   switch (allowance.form) {
     case 'share':
-      return (connectedTotal(drawn) * allowance.percent) / 100;
+      return (totalA * allowance.percent) / 100;
     case 'threshold': {
-      const total = connectedTotal(drawn);
-      const rest = Math.max(0, total - allowance.fullUpToA);
-      return total - rest + (rest * allowance.restPercent) / 100 + controlSockets(drawn) * allowance.perControlSocketA;
+      const restA = Math.max(0, totalA - allowance.fullUpToA);
+      return (
+        totalA - restA + (restA * allowance.restPercent) / 100 + tally.controlSockets * allowance.perControlSocketA
+      );
     }
-    case 'ranked':
-      return rankedCurrent(allowance, drawn);
+    case 'ranked': {
+      // Everything at the rest's percentage, and the difference made up on the largest and second largest.
+      const { percents, restPercent } = allowance;
+      const [first = restPercent, next = restPercent] = percents;
+      return (
+        (totalA * restPercent + tally.largestA * (first - restPercent) + tally.secondA * (next - restPercent)) / 100
+      );
+    }
   }
+}
+
+/** What the allowance makes of the connected currents, in amperes. */
+export function allowedCurrent(allowance: Allowance, drawn: readonly Drawn[]): number {
+  if (allowance.form === 'ranked' && !needsOnlyTally(allowance))
+    return ranks(allowance, drawn).reduce(
+      (sum, { currentA, count, percent }) => sum + (currentA * count * percent) / 100,
+      0,
+    );
+  const tally = new Tally();
+  for (const each of drawn) tally.add(each);
+  return allowedOf(allowance, tally);
 }
 
 /** How that figure was found, in words. */
@@ -76,27 +132,6 @@ function connectedTotal(drawn: readonly Drawn[]): number {
 
 function controlSockets(drawn: readonly Drawn[]): number {
   return drawn.reduce((total, each) => total + each.controlSockets, 0);
-}
-
-/**
- * What the ranks add up to, without sorting where it need not be: everything at the rest's percentage, and the
- * difference made up on the largest and second largest, which no published rule goes beyond.
- */
-function rankedCurrent(allowance: Extract<Allowance, { form: 'ranked' }>, drawn: readonly Drawn[]): number {
-  const { percents, restPercent, otherRoomsPercent } = allowance;
-  let total = 0;
-  if (percents.length > 2 || otherRoomsPercent !== undefined) {
-    for (const { currentA, count, percent } of ranks(allowance, drawn)) total += (currentA * count * percent) / 100;
-    return total;
-  }
-  let [largest, second] = [0, 0];
-  for (const { currentA, count } of drawn) {
-    total += currentA * count;
-    if (currentA >= largest) [largest, second] = [currentA, count > 1 ? currentA : largest];
-    else if (currentA > second) second = currentA;
-  }
-  const [first = restPercent, next = restPercent] = percents;
-  return (total * restPercent + largest * (first - restPercent) + second * (next - restPercent)) / 100;
 }
 
 interface Rank {

@@ -1,7 +1,7 @@
 import type { Allowance, RulePack } from '../rules/rule-pack';
 import { LOAD_CLASSES, type Basis, type LoadClass, type Phase, type Premises } from '../survey/words';
 import { figure, reckon, sum, unknownFigure, type Figure, type Step, type StepWords, type Worked } from '../worked';
-import { allowanceWords, allowedCurrent } from './allowance';
+import { allowanceWords, allowedCurrent, allowedOf, needsOnlyTally, Tally } from './allowance';
 import type { Connected } from './connected';
 import { worstTogether } from './interlock';
 
@@ -51,40 +51,50 @@ export function demandOnPhase(
   pack: RulePack,
 ): PhaseDemand {
   const table = pack.allowances.value[premises];
-  const here = onPhase(loads, phase);
-  const sized = here.every(isSized) ? here : here.filter(isSized);
-  const running = sized.some(({ interlock }) => interlock) ? worstTogether(sized, (set) => totalOf(set, table)) : sized;
+  const locked = loads.some(({ interlock }) => interlock);
+  // Without interlocks every load runs and no list of the running ones is needed until somebody asks for the working.
+  const running = locked ? worstTogether(sizedOn(loads, phase), (set) => totalOn(set, phase, table)) : loads;
   const label = 'Maximum demand';
-  const steps = (): readonly Step[] => sum(label, 'A', partsByClass(running, table, pack)).steps();
-  return { phase, worked: { label, value: totalOf(running, table), unit: 'A', steps }, complete: sized === here };
+  const steps = (): readonly Step[] => sum(label, 'A', partsByClass(sizedOn(running, phase), table, pack)).steps();
+  const complete = loads.every(({ currentA, phases }) => currentA !== null || !phases.includes(phase));
+  return { phase, worked: { label, value: totalOn(running, phase, table), unit: 'A', steps }, complete };
 }
 
 type AllowanceTable = Readonly<Record<LoadClass, Allowance>>;
 
-/** The demand of loads that all run, in amperes, without its working. Most nodes carry one load on a phase. */
-function totalOf(running: readonly Sized[], table: AllowanceTable): number {
-  const [only] = running;
-  if (only && running.length === 1) return allowedCurrent(table[only.class], running);
+/** One tally a class, used again by every reckoning: the demand of each node on each phase is reckoned on every keystroke. */
+const TALLIES = LOAD_CLASSES.map(() => new Tally());
+
+/** The demand of loads that all run, in amperes, without its working. Loads without a size count nothing. */
+function totalOn(running: readonly Connected[], phase: Phase, table: AllowanceTable): number {
+  for (const tally of TALLIES) tally.clear();
+  for (const load of running) if (isSized(load) && load.phases.includes(phase)) TALLIES[placeOf(load.class)]?.add(load);
   let amperes = 0;
-  byClass(running).forEach((members, at) => {
+  for (let at = 0; at < TALLIES.length; at += 1) {
     const kind = LOAD_CLASSES[at];
-    if (kind) amperes += allowedCurrent(table[kind], members);
-  });
+    const tally = TALLIES[at];
+    if (!kind || !tally || tally.loads === 0) continue;
+    const allowance = table[kind];
+    amperes += needsOnlyTally(allowance)
+      ? allowedOf(allowance, tally)
+      : allowedCurrent(
+          allowance,
+          sizedOn(running, phase).filter((load) => load.class === kind),
+        );
+  }
   return amperes;
 }
 
-/** The loads on a phase; the list itself where all of them are, as on every single-phase supply. */
-function onPhase(loads: readonly Connected[], phase: Phase): readonly Connected[] {
-  const on = (load: Connected): boolean => load.phases.includes(phase);
-  return loads.every(on) ? loads : loads.filter(on);
+/** The loads on a phase that have a size. */
+function sizedOn(loads: readonly Connected[], phase: Phase): Sized[] {
+  return loads.filter(isSized).filter(({ phases }) => phases.includes(phase));
 }
 
 /** The same demand class by class, each with its working. */
 function partsByClass(running: readonly Sized[], table: AllowanceTable, pack: RulePack): Worked[] {
-  const classes = byClass(running);
-  return LOAD_CLASSES.flatMap((kind, at) => {
-    const members = classes[at];
-    if (!members) return [];
+  return LOAD_CLASSES.flatMap((kind) => {
+    const members = running.filter((load) => load.class === kind);
+    if (members.length === 0) return [];
     const words = (): StepWords => ({ ...allowanceWords(table[kind], members), source: pack.allowances.source });
     return [reckon(CLASS_NAMES[kind], allowedCurrent(table[kind], members), 'A', words, members)];
   });
@@ -96,16 +106,8 @@ function isSized(load: Connected): load is Sized {
 
 const CLASS_PLACE = new Map(LOAD_CLASSES.map((kind, at) => [kind, at]));
 
-/** Loads by the place of their class in the list of classes; places of absent classes are empty. */
-function byClass(loads: readonly Sized[]): Sized[][] {
-  const found: Sized[][] = [];
-  for (const load of loads) {
-    const at = CLASS_PLACE.get(load.class) ?? 0;
-    const members = found[at];
-    if (members) members.push(load);
-    else found[at] = [load];
-  }
-  return found;
+function placeOf(kind: LoadClass): number {
+  return CLASS_PLACE.get(kind) ?? 0;
 }
 
 /** Maximum demand on each phase of a supply. */
