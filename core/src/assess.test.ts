@@ -20,7 +20,14 @@ function survey(...changes: Change[]): Survey {
   Object.assign(base.place, { meterPointNumber: '9700000012340', premises: 'household', addressLine1: '1 Test Lane' });
   base.supply.phases = 1;
   Object.assign(node(base, 'cut-out'), { ratingA: 100, evidence: 'label' });
-  for (const id of ['meter', 'isolator', 'board']) node(base, id).ratingA = 100;
+  for (const id of ['meter', 'isolator', 'board'])
+    Object.assign(node(base, id), { ratingA: 100, cable: { sizeMm2: 25, lengthM: 0.5, laid: 'clipped' } });
+  Object.assign(node(base, 'board'), {
+    spareWays: 2,
+    acceptsNewDevice: 'yes',
+    enclosure: 'metal',
+    place: 'indoors',
+  });
   base.intake = { look: 'fine', faults: [], loop: { status: 'not-looped', evidence: 'cable-traced' } };
   base.earthing = { arrangement: 'tn-s', recognisedBy: 'sheath clamp seen' };
   base.loads = [
@@ -255,10 +262,16 @@ describe('nodes without a rating', () => {
   it('are asked about where the charger’s current passes, and nowhere else', () => {
     const made = settled((s) => {
       delete node(s, 'isolator').ratingA;
-      s.supply.nodes.push({ id: 'shed', kind: 'board', fedFrom: 'board' });
+      s.supply.nodes.push(
+        { id: 'feeder', kind: 'feeder', fedFrom: 'board' },
+        { id: 'shed', kind: 'board', fedFrom: 'feeder', ratingA: 40, enclosure: 'metal', place: 'indoors' },
+      );
       charger(s).nodeId = 'board';
     });
-    expect(made.findings).toEqual([expect.objectContaining({ id: 'node-rating-not-known', subjectId: 'isolator' })]);
+    expect(made.findings.map(({ id, subjectId }) => [id, subjectId])).toEqual([
+      ['check-isolator-rating', 'isolator'],
+      ['check-main-switch-rating', 'shed'],
+    ]);
     expect(made.route.way).toBe('fit-then-notify');
   });
 });

@@ -7,17 +7,28 @@ import { earthingFindings } from './earthing/arrangement';
 import { STATIONS, type Finding } from './finding';
 import { conditionFindings, conditionVerdict } from './intake/condition';
 import { fuseFindings, fuseRating } from './intake/fuse-rating';
+import { checkFindings } from './intake/checks/findings';
 import { loopFindings, loopVerdict } from './intake/loop-status';
+import { readingFindings } from './intake/readings';
+import { sharedService, sharedServiceFindings } from './intake/shared-service';
 import { clampLimit, limiterVerdict } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
 import { chargerLimitA } from './management/limiter';
-import { assessNodes, overloadFindings, unratedFindings, weakestNode, type Reckoner } from './node-assessments';
+import {
+  assessNodes,
+  overloadFindings,
+  unratedFindings,
+  weakestNode,
+  withNeighbours,
+  type Reckoner,
+} from './node-assessments';
 import { placeFindings } from './route/place-findings';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
 import type { Survey } from './survey/survey';
-import type { Basis, Phase, Premises } from './survey/words';
-import { limitingDevice, supplyTree } from './tree/supply-tree';
+import type { Basis, LoadPhase, Phase, Premises } from './survey/words';
+import { nodeOf } from './tree/sets-below';
+import { hangsFrom, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
 
 /**
  * Everything that can be said of a valid survey under a rule pack. Pure and total: whatever is missing becomes a
@@ -27,15 +38,20 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const phases = supplyPhases(survey.supply.phases);
   const reckoner = reckonerOf(phases, survey.place.premises ?? 'household', pack);
   const tree = supplyTree(survey);
-  const device = limitingDevice(tree)?.node;
+  const device = tree.device?.node;
   const fuse = fuseRating(device, pack);
 
-  const connected = survey.loads.map((load) => connectedLoad(load, phases, pack));
+  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, pack));
+  const equipment = survey.proposals.map((proposal) =>
+    connectedProposal(onItsLine(proposal, tree), chargerLimitA(proposal), phases),
+  );
+  // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
+  const connected = belowDevice(loads, tree);
+  const proposed = belowDevice(equipment, tree);
   const basis = declaredBasis(survey, connected, pack);
   const gap = basisGap(connected, basis);
   const shortfall = basisShortfall(connected, basis);
   const counted = inBasis(connected, basis);
-  const proposed = survey.proposals.map((proposal) => connectedProposal(proposal, chargerLimitA(proposal), phases));
   const unsized = proposed.some(({ currentA }) => currentA === null)
     ? 'The rating of the new equipment is not known.'
     : undefined;
@@ -43,14 +59,26 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const afterUnmanaged = perPhase(reckoner([...counted, ...proposed]), 'MD after', gap, shortfall ?? unsized);
 
   const limit = clampLimit(survey, tree);
-  const nodes = assessNodes({ survey, tree, fuse, counted, proposed, limit, reckoner, gap });
-  const limiter = limiterVerdict(survey, limit, nodes);
+  const assessed = assessNodes({
+    survey,
+    tree,
+    fuse,
+    counted: connected === loads ? counted : inBasis(loads, basis),
+    proposed: equipment,
+    limit,
+    reckoner,
+    gap,
+  });
+  const limiter = limiterVerdict(survey, limit, assessed);
   const originId = device?.id ?? tree.root?.node.id;
-  const managedAtOrigin = nodes.find(({ id }) => id === originId)?.managed;
+  const managedAtOrigin = assessed.find(({ id }) => id === originId)?.managed;
   const complete = worstPhase(afterUnmanaged).bound === 'exact';
   const afterManaged = (limiter.holds && complete ? managedAtOrigin : undefined) ?? afterUnmanaged;
   const condition = conditionVerdict(survey.intake);
   const loop = loopVerdict(survey.intake.loop);
+  const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
+  const shared = sharedService(survey.intake.loop, service?.ratingA, before, afterManaged, pack);
+  const nodes = shared?.known && service ? withNeighbours(assessed, service.id, shared) : assessed;
 
   return {
     format: 'keen-gauge-assessment',
@@ -62,7 +90,9 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ratingEstablished: fuse.established,
       evidence: fuse.evidence,
       loop,
+      sharedService: shared,
       condition,
+      deviceId: device?.id ?? null,
     },
     demand: {
       basis,
@@ -82,10 +112,13 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...placeFindings(survey),
       ...conditionFindings(survey.intake, pack),
       ...fuseFindings(device, fuse),
-      ...loopFindings(survey.intake.loop),
+      ...loopFindings(survey.intake.loop, pack),
+      ...sharedServiceFindings(shared),
+      ...checkFindings({ survey, pack, tree, fuse }),
+      ...readingFindings(survey),
       ...earthingFindings(survey, pack),
       ...loadFindings(survey, connected),
-      ...chargerFindings(survey, pack),
+      ...chargerFindings(survey, pack, tree),
       ...unratedFindings(survey, tree, fuse),
       ...overloadFindings(nodes),
     ]),
@@ -100,6 +133,21 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       limiterHolds: limiter.holds && limiter.kind === 'clamp',
     }),
   };
+}
+
+/** A load or new equipment on the line its board hangs from, where nobody has said which line it is on itself. */
+function onItsLine<T extends { nodeId?: string; phase?: LoadPhase }>(thing: T, tree: SupplyTree): T {
+  if (thing.phase !== undefined) return thing;
+  const phase = phaseAt(nodeOf(tree, thing.nodeId));
+  return phase === undefined ? thing : { ...thing, phase };
+}
+
+/** What hangs below the limiting device; the very list where that is everything. */
+function belowDevice(things: readonly Connected[], tree: SupplyTree): readonly Connected[] {
+  const { device, root } = tree;
+  if (!device || !root) return things;
+  const beside = tree.nodes.some((here) => !hangsFrom(here, device) && !hangsFrom(device, here));
+  return beside ? things.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), device)) : things;
 }
 
 /** Demand per list of loads, kept by the list itself, since nodes in a chain share one. */

@@ -1,5 +1,6 @@
 import type { ConditionVerdict } from './intake/condition';
 import type { LoopVerdict } from './intake/loop-status';
+import type { SharedService } from './intake/shared-service';
 import type { Finding } from './finding';
 import type { Route } from './route/route';
 import type { Basis, Evidence, NodeKind, Phase } from './survey/words';
@@ -37,6 +38,10 @@ export interface Assessment {
     readonly ratingEstablished: boolean;
     readonly evidence: Evidence | null;
     readonly loop: LoopVerdict;
+    /** Both properties on one service cable, unless the service is known to be this supply's own. */
+    readonly sharedService: SharedService | null;
+    /** The node of the fuse everything is held against. */
+    readonly deviceId: string | null;
     readonly condition: ConditionVerdict;
   };
   readonly demand: {

@@ -1,7 +1,19 @@
 /** What an assessment has to say, beside its figures. */
+import type { Check } from './survey/words';
+import type { Step } from './worked';
 
 /** The stations of the survey, in the order they are walked. */
-export const STATIONS = ['place', 'cut-out', 'loop', 'earthing', 'loads', 'charger', 'route', 'pack'] as const;
+export const STATIONS = [
+  'place',
+  'cut-out',
+  'loop',
+  'line-up',
+  'earthing',
+  'loads',
+  'charger',
+  'route',
+  'pack',
+] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** Who can answer an open question. */
@@ -28,4 +40,10 @@ export interface Finding {
   /** The field of the survey that would settle it, as a path. */
   readonly field?: string;
   readonly source?: string;
+  /** The check of the chain it came of, which can be answered by looking. */
+  readonly check?: Check;
+  /** How it was found, where there is arithmetic in it. */
+  readonly working?: readonly Step[];
+  /** A question for the firm's own work: the operator does not need its answer. */
+  readonly ownUse?: boolean;
 }

@@ -4,10 +4,11 @@ import type { PhaseDemand } from './demand/maximum-demand';
 import { headroomOf, perPhase } from './demand/per-phase';
 import type { Finding } from './finding';
 import type { FuseRating } from './intake/fuse-rating';
+import type { SharedService } from './intake/shared-service';
 import type { ClampLimit } from './management/clamp-limit';
 import { guard, managedDemand, type NodeFlow } from './management/managed-demand';
 import type { Survey } from './survey/survey';
-import { NODE_NAMES, type Phase } from './survey/words';
+import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import { towardsStreet, type SupplyTree } from './tree/supply-tree';
 import { figure, given, unknownFigure, written, type Figure } from './worked';
@@ -115,6 +116,17 @@ function guardOf(
     : { holds: false, why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.` };
 }
 
+/** The nodes with the neighbours' demand added where the service is shared, so that it is judged by all it carries. */
+export function withNeighbours(
+  nodes: readonly NodeAssessment[],
+  serviceId: string,
+  { before, after, left, rating }: SharedService,
+): NodeAssessment[] {
+  return nodes.map((node) =>
+    node.id === serviceId ? { ...node, before, after, headroom: left, ratingA: rating.value } : node,
+  );
+}
+
 /** The node with least headroom, and how much is left there. */
 export function weakestNode(nodes: readonly NodeAssessment[]): { nodeId: string; headroomA: number } | null {
   let weakest: { nodeId: string; headroomA: number } | null = null;
@@ -144,19 +156,23 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Finding[] {
   });
 }
 
+/** Kinds whose rating is asked for here; the others have a check of the chain that asks, and a cable bears no marking. */
+const ASKED_HERE: readonly NodeKind[] = ['switch-fuse', 'device', 'feeder'];
+
 /**
  * Nodes that carry the new equipment's current and have no rating recorded: nothing can be held against them, which is
- * not the same as being fine. The limiting device has findings of its own, and a service cable carries no marking.
+ * not the same as being fine. The limiting device has findings of its own.
  */
+
 export function unratedFindings(survey: Survey, tree: SupplyTree, fuse: FuseRating): Finding[] {
   const carrying = new Set(survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
   return tree.nodes
-    .filter((here) => carrying.has(here) && here.node.kind !== 'service' && here.node.id !== fuse.nodeId)
-    .filter(({ node }) => node.ratingA === undefined)
+    .filter((here) => carrying.has(here) && here.node.id !== fuse.nodeId)
+    .filter(({ node }) => ASKED_HERE.includes(node.kind) && node.ratingA === undefined)
     .map(({ node }) => ({
       id: 'node-rating-not-known',
       grade: 'ask',
-      station: 'cut-out',
+      station: 'line-up',
       title: `${node.label ?? NODE_NAMES[node.kind]}: rating not known, so nothing is held against it.`,
       remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
       askOf: 'surveyor',

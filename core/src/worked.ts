@@ -1,6 +1,6 @@
 /** A figure that carries its unit and its working, and small combinators that write the working as they reckon. */
 
-export type Unit = 'A' | 'kVA' | 'W' | 'Ω' | 'V' | '%';
+export type Unit = 'A' | 'kVA' | 'W' | 'Ω' | 'V' | '%' | 'm' | 'mm²';
 
 /** One line of working. */
 export interface Step {

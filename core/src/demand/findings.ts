@@ -38,7 +38,7 @@ export function loadFindings(survey: Survey, connected: readonly Connected[]): F
         remedy: 'Look at the cooker switch.',
         field: 'loads.controlUnitsWithSocket',
       });
-    if (survey.supply.phases === 3 && load.phase === undefined)
+    if (load.phase === undefined && (connected.find(({ id }) => id === load.id)?.phases.length ?? 0) > 1)
       findings.push({
         ...about,
         id: 'phase-not-known',

@@ -1,4 +1,5 @@
 import type { Finding } from '../finding';
+import { highestReading } from '../intake/readings';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import { exceeds } from '../worked';
@@ -8,7 +9,9 @@ export const ARRANGEMENT_NAMES = { 'tn-c-s': 'TN-C-S (PME)', 'tn-s': 'TN-S', tt:
 
 /** What the arrangement, its reading and a vehicle outdoors ask for. */
 export function earthingFindings(survey: Survey, pack: RulePack): Finding[] {
-  const { arrangement, recognisedBy, zeOhm, electrodeOhm } = survey.earthing;
+  const { arrangement, recognisedBy } = survey.earthing;
+  const zeOhm = highestReading(survey, 'loop-impedance-external', survey.earthing.zeOhm);
+  const electrodeOhm = highestReading(survey, 'electrode-resistance', survey.earthing.electrodeOhm);
   if (arrangement === undefined || arrangement === 'unknown')
     return [
       {

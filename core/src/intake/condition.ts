@@ -1,7 +1,7 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
-import type { Intake } from '../survey/intake';
-import type { Fault } from '../survey/words';
+import type { ConditionFault, Intake } from '../survey/intake';
+import { FAULTS, type Fault } from '../survey/words';
 
 /** Faults as people say them. */
 export const FAULT_NAMES: Readonly<Record<Fault, string>> = {
@@ -22,13 +22,28 @@ export const FAULT_NAMES: Readonly<Record<Fault, string>> = {
 /** Whether the intake lets the work go on. */
 export type ConditionVerdict = 'make-safe' | 'put-right-first' | 'fit' | 'not-known';
 
-/** The gravest thing seen. A fault nobody has graded is taken as one to put right first. */
+/** Who goes on in spite of “make safe now”, and why; only where both are said. */
+export function overrideOf(fault: ConditionFault): { readonly by: string; readonly reason: string } | null {
+  const [by, reason] = [fault.overriddenBy?.trim(), fault.overrideReason?.trim()];
+  return fault.grade === 'make-safe-now' && by && reason ? { by, reason } : null;
+}
+
+/**
+ * The gravest thing seen. A fault nobody has graded is taken as one to put right first, and so is one somebody
+ * overrode: the danger is not gone because someone answers for going on.
+ */
 export function conditionVerdict(intake: Intake): ConditionVerdict {
-  const grades = intake.faults.map((fault) => fault.grade ?? 'before-load-added');
-  if (grades.includes('make-safe-now')) return 'make-safe';
-  if (grades.includes('before-load-added')) return 'put-right-first';
-  if (intake.look === 'fine' || (intake.look === 'not-fine' && grades.length > 0)) return 'fit';
-  return 'not-known';
+  const { faults, look, looks = [] } = intake;
+  if (faults.some((fault) => fault.grade === 'make-safe-now' && !overrideOf(fault))) return 'make-safe';
+  if (faults.some(({ grade }) => grade !== 'note')) return 'put-right-first';
+  const seen = (id: Fault): boolean => faults.some(({ fault }) => fault === id);
+  if (looks.some(({ id, answer }) => answer === 'could-not-see' || (answer === 'not-fine' && !seen(id))))
+    return 'not-known';
+  const everyLook = FAULTS.every(
+    (fault) => fault === 'other' || looks.some(({ id, answer }) => id === fault && answer !== undefined),
+  );
+  if (look === 'fine' || (look === 'not-fine' && faults.length > 0)) return 'fit';
+  return look === undefined && everyLook ? 'fit' : 'not-known';
 }
 
 /** One finding a fault, and a question while nobody has looked. */
@@ -36,12 +51,13 @@ export function conditionFindings(intake: Intake, pack: RulePack): Finding[] {
   const findings = intake.faults.map((fault): Finding => {
     const name = FAULT_NAMES[fault.fault];
     const note = fault.note ? ` ${fault.note}` : '';
+    const override = overrideOf(fault);
     if (fault.grade === 'make-safe-now')
       return {
         id: 'condition-make-safe',
         grade: 'danger',
         station: 'cut-out',
-        title: `${name}.${note}`,
+        title: `${name}.${note}${override ? ` ${override.by} goes on in spite of it: ${override.reason}` : ''}`,
         remedy: `Stop, keep clear, and phone the operator’s emergency line: ${pack.emergencyNumber.value}.`,
         subjectId: fault.id,
         source: pack.emergencyNumber.source,
@@ -62,13 +78,19 @@ export function conditionFindings(intake: Intake, pack: RulePack): Finding[] {
       id: 'condition-not-looked',
       grade: 'ask',
       station: 'cut-out',
-      title:
-        intake.look === 'not-fine'
-          ? 'The intake was looked at and not found fine, but no fault is recorded.'
-          : 'The condition of the intake is not known.',
+      title: notKnownTitle(intake),
       remedy: 'Look at the cut-out, its seal, the cable and the board it is on; touch nothing.',
       askOf: 'surveyor',
       field: 'intake.look',
     },
   ];
+}
+
+function notKnownTitle({ look, looks = [] }: Intake): string {
+  const unseen = looks
+    .filter(({ answer }) => answer === 'could-not-see')
+    .map(({ id }) => FAULT_NAMES[id].toLowerCase());
+  if (unseen.length > 0) return `Could not be seen at the intake: ${unseen.join('; ')}.`;
+  if (look === 'not-fine') return 'The intake was looked at and not found fine, but no fault is recorded.';
+  return 'The condition of the intake is not known.';
 }

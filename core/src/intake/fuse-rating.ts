@@ -22,7 +22,8 @@ export const ESTABLISHING: readonly Evidence[] = ['label', 'record', 'attended']
  */
 export function fuseRating(device: SupplyNode | undefined, pack: RulePack): FuseRating {
   const evidence = device?.evidence ?? null;
-  const stated = device?.ratingA;
+  // A solid link has no rating: what is written on it limits nothing.
+  const stated = device?.head === 'solid-link' ? undefined : device?.ratingA;
   const nodeId = device?.id ?? null;
   if (stated !== undefined && evidence && ESTABLISHING.includes(evidence)) {
     const read = reckon('Fuse rating', stated, 'A', () => ({
@@ -83,6 +84,7 @@ export function fuseFindings(device: SupplyNode | undefined, rating: FuseRating)
 
 function unestablishedTitle(device: SupplyNode | undefined): string {
   if (!device) return 'No cut-out is recorded.';
+  if (device.head === 'solid-link') return 'The head holds a solid link, and no switch-fuse after it is recorded.';
   if (device.evidence === 'moulding') return 'The moulding gives the most the holder can take, not the fuse inside.';
   if (device.ratingA === undefined) return 'The fuse rating is not known.';
   if (device.evidence === undefined) return 'Nobody has said how the fuse rating is known.';

@@ -1,6 +1,6 @@
 import { gbDefault } from '../rules/gb-default';
 import type { ConditionFault, Intake } from '../survey/intake';
-import type { LoopEvidence, LoopStatus } from '../survey/words';
+import { FAULTS, type Fault, type Look, type LoopEvidence, type LoopStatus } from '../survey/words';
 import { conditionFindings, conditionVerdict, type ConditionVerdict } from './condition';
 import { fuseFindings, fuseRating } from './fuse-rating';
 import { loopFindings, loopVerdict } from './loop-status';
@@ -33,6 +33,49 @@ describe('condition', () => {
   });
 });
 
+describe('the guided look', () => {
+  const looked = (over: Partial<Record<Fault, Look>>): Intake => ({
+    loop: {},
+    faults: [],
+    looks: FAULTS.filter((id) => id !== 'other').map((id) => ({ id, answer: over[id] ?? 'fine' })),
+  });
+  it('is enough by itself once every fault was looked for', () => {
+    expect(conditionVerdict(looked({}))).toBe('fit');
+    expect(conditionVerdict({ ...looked({}), looks: looked({}).looks?.slice(1) ?? [] })).toBe('not-known');
+  });
+  it('is not enough where one could not be seen, whatever was said of the whole', () => {
+    const seen = looked({ 'leaking-compound': 'could-not-see' });
+    expect(conditionVerdict(seen)).toBe('not-known');
+    expect(conditionVerdict({ ...seen, look: 'fine' })).toBe('not-known');
+    expect(conditionFindings(seen, gbDefault)[0]?.title).toBe('Could not be seen at the intake: compound leaking.');
+  });
+  it('is not enough where a fault is there and not recorded', () => {
+    expect(conditionVerdict(looked({ 'heat-damage': 'not-fine' }))).toBe('not-known');
+  });
+});
+
+describe('overriding a hold', () => {
+  const fault: ConditionFault = { id: 'f', fault: 'heat-damage', grade: 'make-safe-now' };
+  const [by, reason] = ['M. Oakhanger', 'Operator’s engineer attended and made it safe, ref. 88.'];
+  const held = (...faults: ConditionFault[]): Intake => ({ look: 'not-fine', loop: {}, faults });
+  it.each<[string, ConditionFault, ConditionVerdict]>([
+    ['nobody did', fault, 'make-safe'],
+    ['a name alone', { ...fault, overriddenBy: by }, 'make-safe'],
+    ['a reason alone', { ...fault, overrideReason: reason }, 'make-safe'],
+    ['blanks', { ...fault, overriddenBy: ' ', overrideReason: ' ' }, 'make-safe'],
+    ['both', { ...fault, overriddenBy: by, overrideReason: reason }, 'put-right-first'],
+  ])('%s', (_what, seen, verdict) => {
+    expect(conditionVerdict(held(seen))).toBe(verdict);
+  });
+  it('lifts no other danger, and hides none', () => {
+    const overridden = { ...fault, overriddenBy: by, overrideReason: reason };
+    expect(conditionVerdict(held(overridden, { ...fault, id: 'g' }))).toBe('make-safe');
+    expect(conditionFindings(held(overridden), gbDefault)).toEqual([
+      expect.objectContaining({ grade: 'danger', title: expect.stringContaining(reason) }),
+    ]);
+  });
+});
+
 describe('loop', () => {
   it.each<[LoopStatus | undefined, LoopEvidence | undefined, string, readonly string[]]>([
     [undefined, undefined, 'not-known', ['loop-not-known']],
@@ -46,7 +89,7 @@ describe('loop', () => {
   ])('%s, %s: %s', (status, evidence, verdict, findings) => {
     const loop = { ...(status ? { status } : {}), ...(evidence ? { evidence } : {}) };
     expect(loopVerdict(loop)).toBe(verdict);
-    expect(loopFindings(loop).map(({ id }) => id)).toEqual(findings);
+    expect(loopFindings(loop, gbDefault).map(({ id }) => id)).toEqual(findings);
   });
 });
 

@@ -1,10 +1,12 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
+import { nodeOf } from '../tree/sets-below';
+import { phaseAt, type SupplyTree } from '../tree/supply-tree';
 import { clampSettings } from './limiter';
 
 /** What is still to be said about the new equipment and how it is limited. */
-export function chargerFindings(survey: Survey, pack: RulePack): Finding[] {
+export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Finding[] {
   if (survey.proposals.length === 0)
     return [
       {
@@ -52,7 +54,8 @@ export function chargerFindings(survey: Survey, pack: RulePack): Finding[] {
         askOf: 'surveyor',
         field: 'proposals.canExport',
       });
-    if (survey.supply.phases === 3 && proposal.phases !== 3 && proposal.phase === undefined)
+    const line = proposal.phase ?? phaseAt(nodeOf(tree, proposal.nodeId));
+    if (survey.supply.phases === 3 && proposal.phases !== 3 && line === undefined)
       findings.push({
         ...about,
         id: 'charger-phase-not-known',

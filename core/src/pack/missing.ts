@@ -13,7 +13,7 @@ export interface Missing {
 /** What is missing before the pack is complete, in the order of the walk: open questions, then the form's own needs. */
 export function missingItems(survey: Survey, assessment: Assessment): Missing[] {
   const asked = assessment.findings
-    .filter(({ grade }) => grade === 'ask')
+    .filter(({ grade, ownUse }) => grade === 'ask' && !ownUse)
     .map(({ id, title, station, askOf }): Missing => ({ id, text: title, station, askOf: askOf ?? 'surveyor' }));
   const { place } = survey;
   const needs: (Missing | false)[] = [

@@ -1,6 +1,6 @@
 import type { Station } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { ConditionVerdict } from '../intake/condition';
+import { overrideOf, type ConditionVerdict } from '../intake/condition';
 import type { LoopVerdict } from '../intake/loop-status';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
@@ -70,6 +70,18 @@ const condition: Rule = ({ condition: verdict, pack }) => {
       station: 'cut-out',
     });
   return null;
+};
+
+const holdOverridden: Rule = ({ survey }) => {
+  const overrides = survey.intake.faults.flatMap((fault) => overrideOf(fault) ?? []);
+  if (overrides.length === 0) return null;
+  return trigger({
+    id: 'hold-overridden',
+    title: 'A hold was overridden: the danger at the intake stands',
+    evidence: overrides.map(({ by, reason }) => `${by}: ${reason}`).join('; '),
+    clearedBy: 'the operator making it safe',
+    station: 'cut-out',
+  });
 };
 
 const loop: Rule = ({ loop: verdict }) => {
@@ -252,6 +264,7 @@ const houseRule: Rule = ({ pack }) =>
 /** The rules in the order they are read out: danger, the street, the supply, the demand, the equipment, requests. */
 const RULES: readonly Rule[] = [
   condition,
+  holdOverridden,
   loop,
   fuseKnown,
   demandKnown,

@@ -42,6 +42,17 @@ export interface RulePack {
   readonly filamentPointW: Ruled<number>;
   readonly defaultBasis: Basis;
   readonly fallbackFuseA: Ruled<number>;
+  /** The most a cut-out in usual use may hold, taken where nothing says what is in it. */
+  readonly largestUsualFuseA: Ruled<number>;
+  /** Copper tails: the largest fuse each size may stand behind, clipped direct, by size in mm². */
+  readonly tailsLimitA: Ruled<Readonly<Record<number, number>>>;
+  /** The size of tails expected behind a fuse of so many amperes or more, in mm². */
+  readonly expectedTails: Ruled<{ readonly fromA: number; readonly sizeMm2: number }>;
+  readonly longestTailsM: Ruled<number>;
+  /** What a neighbour on the same service is taken to draw, per phase, while nobody has given a figure. */
+  readonly assumedNeighbourDemandA: Ruled<number>;
+  /** How long un-looping takes, least and most, in months. */
+  readonly unloopMonths: Ruled<readonly [number, number]>;
   readonly askAboveA: Ruled<number>;
   readonly triggerDemand: TriggerDemand;
   readonly acceptsLimiting: boolean;

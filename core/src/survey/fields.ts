@@ -78,6 +78,24 @@ export function Text(longest: number): Decorator {
   );
 }
 
+/** A day of the calendar: YYYY-MM-DD. */
+export function Day(): Decorator {
+  return together(
+    optional(),
+    Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'a date, YYYY-MM-DD' }),
+  );
+}
+
+/** A moment, ISO 8601 with its offset: 2026-11-24T09:30:00Z. */
+export function Moment(): Decorator {
+  return together(
+    optional(),
+    Matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/, {
+      message: 'a date and time, ISO 8601 with its offset',
+    }),
+  );
+}
+
 /** Yes or no. */
 export function YesNo(): Decorator {
   return together(optional(), IsBoolean({ message: 'true or false' }));
@@ -92,6 +110,11 @@ export function Id(): Decorator {
     IsNotEmpty({ message: ID_MESSAGE }),
     Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: ID_MESSAGE }),
   );
+}
+
+/** An id that is one of a closed list of words: one thing of each at most. */
+export function IdOf(words: readonly string[]): Decorator {
+  return RequiredOneOf(words);
 }
 
 /** The id of another thing in the same survey. */

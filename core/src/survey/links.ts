@@ -9,12 +9,21 @@ export function linkFaults(survey: Survey): Fault[] {
     ...repeatedIds('$.loads', survey.loads),
     ...repeatedIds('$.proposals', survey.proposals),
     ...repeatedIds('$.intake.faults', survey.intake.faults),
+    ...repeatedIds('$.readings', survey.readings),
+    ...repeatedIds('$.photos', survey.photos),
+    ...repeatedIds('$.intake.looks', survey.intake.looks ?? []),
+    ...repeatedIds('$.intake.loop.signs', survey.intake.loop.signs ?? []),
+    ...survey.supply.nodes.flatMap(({ checks }, index) =>
+      checks ? repeatedIds(`$.supply.nodes[${index}].checks`, checks) : [],
+    ),
+    ...survey.photos.flatMap(({ marks }, index) => (marks ? repeatedIds(`$.photos[${index}].marks`, marks) : [])),
     ...sharedIds(survey),
     ...treeFaults(survey, nodeIds),
     ...survey.loads.flatMap((load, index) => [
       ...danglingFault(`$.loads[${index}].nodeId`, load.nodeId, nodeIds),
       ...sizeFaults(`$.loads[${index}]`, load),
     ]),
+    ...survey.readings.flatMap(({ nodeId }, index) => danglingFault(`$.readings[${index}].nodeId`, nodeId, nodeIds)),
     ...survey.proposals.flatMap((proposal, index) => [
       ...danglingFault(`$.proposals[${index}].nodeId`, proposal.nodeId, nodeIds),
       ...danglingFault(`$.proposals[${index}].limiter.clampNodeId`, proposal.limiter.clampNodeId, nodeIds),

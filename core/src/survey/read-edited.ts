@@ -5,7 +5,7 @@ import { Survey } from './survey';
 import { validated } from './validated';
 
 /** The lists of a survey, by where they are. */
-const LISTS = ['loads', 'proposals', 'supply.nodes', 'intake.faults'] as const;
+const LISTS = ['loads', 'proposals', 'readings', 'photos', 'supply.nodes', 'intake.faults'] as const;
 type ListPath = (typeof LISTS)[number];
 
 /**
@@ -33,8 +33,8 @@ export function readEdited(survey: Survey, paths: readonly (readonly string[])[]
     whole.has(list) ? members : members.filter(({ id }) => touched.get(list)?.has(id));
   const sparse: Record<string, unknown> = { format: survey.format, version: survey.version };
   for (const part of parts) {
-    if (part === 'loads') sparse[part] = only(part, survey.loads);
-    else if (part === 'proposals') sparse[part] = only(part, survey.proposals);
+    if (part === 'loads' || part === 'proposals' || part === 'readings' || part === 'photos')
+      sparse[part] = only(part, survey[part] as readonly { readonly id: string }[]);
     else if (part === 'supply') sparse[part] = { ...survey.supply, nodes: only('supply.nodes', survey.supply.nodes) };
     else if (part === 'intake')
       sparse[part] = { ...survey.intake, faults: only('intake.faults', survey.intake.faults) };

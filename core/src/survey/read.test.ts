@@ -21,6 +21,8 @@ describe('reading a survey', () => {
       supply: { nodes: [] },
       intake: { faults: [], loop: {} },
       earthing: {},
+      readings: [],
+      photos: [],
       loads: [],
       declaration: {},
       proposals: [],

@@ -1,7 +1,50 @@
-import { Id, ListOf, OneOf, Quantity, Reference, RequiredOneOf, Text } from './fields';
-import { EVIDENCE, NODE_KINDS, type Evidence, type NodeKind } from './words';
+import { Count, Id, IdOf, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import {
+  ANSWERS,
+  BOARD_PLACES,
+  CABLE_TYPES,
+  CHECKS,
+  CURVES,
+  DEVICE_TYPES,
+  ENCLOSURES,
+  EVIDENCE,
+  HEAD_KINDS,
+  LAID,
+  LOOKS,
+  NODE_KINDS,
+  RCD_TYPES,
+  type Answer,
+  type BoardPlace,
+  type CableType,
+  type Check,
+  type Curve,
+  type DeviceType,
+  type Enclosure,
+  type Evidence,
+  type HeadKind,
+  type Laid,
+  type Look,
+  type NodeKind,
+  type Phase,
+  type RcdType,
+} from './words';
 
-/** One thing between the street and the loads. Its rating is per phase. */
+/** The conductors that come into a node from what feeds it. */
+export class Cable {
+  @OneOf(CABLE_TYPES) type?: CableType;
+  @Quantity('mm²', 0.5, 1000) sizeMm2?: number;
+  @Quantity('m', 0, 5000) lengthM?: number;
+  @OneOf(LAID) laid?: Laid;
+}
+
+/** What came of one check of a node. Its id is the check's own name, so that a node has one answer a check. */
+export class NodeCheck {
+  @IdOf(CHECKS) id: Check;
+  @OneOf(LOOKS) answer?: Look;
+  @Text(500) note?: string;
+}
+
+/** One thing between the street and the loads. Its rating is per phase; a board's is that of its main switch. */
 export class SupplyNode {
   @Id() id: string;
   @RequiredOneOf(NODE_KINDS) kind: NodeKind;
@@ -12,8 +55,33 @@ export class SupplyNode {
   @Quantity('A', 1, 3000) ratingA?: number;
   @OneOf(EVIDENCE) evidence?: Evidence;
   @Text(500) evidenceNote?: string;
-  /** Cut-out only: the most the carrier may hold, as moulded on it. */
+  /** The line it hangs from, where it is single-phase on a three-phase supply; loads below it are on that line too. */
+  @OneOf(['L1', 'L2', 'L3']) phase?: Phase;
+  @Part(() => Cable) cable?: Cable;
+  @ListOf(() => NodeCheck, CHECKS.length) checks?: NodeCheck[];
+
+  /** Cut-out: what the service ends in. */
+  @OneOf(HEAD_KINDS) head?: HeadKind;
+  /** Cut-out: the most the carrier may hold, as moulded on it. */
   @Quantity('A', 1, 3000) holderMaximumA?: number;
+
+  /** RCD, or a device that is one as well. */
+  @OneOf(RCD_TYPES) rcdType?: RcdType;
+  @Quantity('mA', 1, 3000) residualMa?: number;
+  @YesNo() timeDelayed?: boolean;
+
+  /** Device. */
+  @OneOf(DEVICE_TYPES) deviceType?: DeviceType;
+  @OneOf(CURVES) curve?: Curve;
+  @Count(1, 4) poles?: number;
+
+  /** Board or device: the family its maker names, free text. */
+  @Text(100) makersFamily?: string;
+  @Count(0, 200) spareWays?: number;
+  @OneOf(ENCLOSURES) enclosure?: Enclosure;
+  @OneOf(BOARD_PLACES) place?: BoardPlace;
+  /** Board: does its maker allow the new device in it? */
+  @OneOf(ANSWERS) acceptsNewDevice?: Answer;
 }
 
 /** The supply tree, as a list whose members say what feeds them. */

@@ -3,8 +3,10 @@ import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
 import { Intake } from './intake';
 import { Load } from './load';
+import { Photo } from './photo';
 import { Place } from './place';
 import { Proposal, SupplyRequest } from './proposal';
+import { Reading } from './reading';
 import { Supply } from './supply';
 import { BASES, type Basis } from './words';
 
@@ -30,6 +32,8 @@ export class Survey {
   @Part(() => Supply) supply: Supply = new Supply();
   @Part(() => Intake) intake: Intake = new Intake();
   @Part(() => Earthing) earthing: Earthing = new Earthing();
+  @ListOf(() => Reading, 500) readings: Reading[] = [];
+  @ListOf(() => Photo, 500) photos: Photo[] = [];
   @ListOf(() => Load, 500) loads: Load[] = [];
   @Part(() => Declaration) declaration: Declaration = new Declaration();
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];

@@ -14,6 +14,7 @@ export const NODE_KINDS = [
   'service',
   'cut-out',
   'meter',
+  'check-meter',
   'isolator',
   'split-block',
   'switch-fuse',
@@ -36,6 +37,82 @@ export type LoopEvidence = (typeof LOOP_EVIDENCE)[number];
 
 export const CONDITION_LOOKS = ['fine', 'not-fine', 'could-not-see'] as const;
 export type ConditionLook = (typeof CONDITION_LOOKS)[number];
+
+/** What came of looking at one thing; nothing recorded means nobody has looked. */
+export const LOOKS = ['fine', 'not-fine', 'could-not-see', 'not-there'] as const;
+export type Look = (typeof LOOKS)[number];
+
+/** What the service ends in. A solid link protects nothing: a switch-fuse further on does. */
+export const HEAD_KINDS = ['fused', 'solid-link'] as const;
+export type HeadKind = (typeof HEAD_KINDS)[number];
+
+export const CABLE_TYPES = ['tails', 'flat-twin', 'armoured', 'split-concentric', 'other'] as const;
+export type CableType = (typeof CABLE_TYPES)[number];
+
+export const LAID = ['clipped', 'enclosed', 'insulated-wall', 'buried'] as const;
+export type Laid = (typeof LAID)[number];
+
+export const RCD_TYPES = ['AC', 'A', 'F', 'B'] as const;
+export type RcdType = (typeof RCD_TYPES)[number];
+
+export const DEVICE_TYPES = ['mcb', 'rcbo', 'cartridge-fuse', 'rewirable-fuse', 'other'] as const;
+export type DeviceType = (typeof DEVICE_TYPES)[number];
+
+export const CURVES = ['B', 'C', 'D'] as const;
+export type Curve = (typeof CURVES)[number];
+
+export const ENCLOSURES = ['metal', 'plastic', 'other'] as const;
+export type Enclosure = (typeof ENCLOSURES)[number];
+
+export const BOARD_PLACES = ['indoors', 'outdoors', 'under-stairs', 'garage-or-shed'] as const;
+export type BoardPlace = (typeof BOARD_PLACES)[number];
+
+/** Checks of the chain from the cut-out to the boards. */
+export const CHECKS = [
+  'meter-rating',
+  'isolator',
+  'isolator-rating',
+  'tails-size',
+  'tails-length',
+  'split-block-rating',
+  'main-switch-rating',
+  'rcd-rating',
+  'rcd-shared',
+  'spare-way',
+  'accepts-new-device',
+  'enclosure',
+  'board-place',
+] as const;
+export type Check = (typeof CHECKS)[number];
+
+/** Outward signs of a looped service. */
+export const LOOP_SIGNS = [
+  'two-service-cables',
+  'cable-through-party-wall',
+  'pair-or-terrace-of-one-age',
+  'neighbour-has-the-same',
+  'operator-record-says-so',
+] as const;
+export type LoopSign = (typeof LOOP_SIGNS)[number];
+
+/** What was measured. */
+export const READING_KINDS = [
+  'loop-impedance-external',
+  'prospective-fault-current',
+  'voltage',
+  'clamp-current',
+  'electrode-resistance',
+  'insulation-resistance',
+  'loop-impedance-circuit',
+] as const;
+export type ReadingKind = (typeof READING_KINDS)[number];
+
+/** An instrument may only be able to say that a value lies beyond what it can show. */
+export const BOUNDS = ['exact', 'above', 'below'] as const;
+export type Bound = (typeof BOUNDS)[number];
+
+export const MARK_KINDS = ['arrow', 'ring', 'text'] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
 
 export const FAULTS = [
   'broken-moulding',
@@ -99,6 +176,7 @@ export const NODE_NAMES: Readonly<Record<NodeKind, string>> = {
   service: 'Service cable',
   'cut-out': 'Cut-out',
   meter: 'Meter',
+  'check-meter': 'Check meter',
   isolator: 'Isolator',
   'split-block': 'Split block',
   'switch-fuse': 'Switch-fuse',

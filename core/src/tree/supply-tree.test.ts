@@ -1,5 +1,5 @@
 import { blankSurvey } from '../survey/blank';
-import { below, limitingDevice, supplyTree, towardsStreet } from './supply-tree';
+import { below, supplyTree, towardsStreet } from './supply-tree';
 import { nodeOf, placedOn, setsBelow } from './sets-below';
 
 function split() {
@@ -55,10 +55,10 @@ describe('the supply tree', () => {
     const survey = blankSurvey();
     survey.supply.nodes = [];
     const tree = supplyTree(survey);
-    expect({ nodes: tree.nodes, root: tree.root, device: limitingDevice(tree) }).toEqual({
+    expect({ nodes: tree.nodes, root: tree.root, device: tree.device }).toEqual({
       nodes: [],
       root: null,
-      device: undefined,
+      device: null,
     });
     expect(nodeOf(tree, 'board')).toBeNull();
     expect(placedOn(tree, [{ nodeId: undefined }])).toEqual(new Map());

@@ -1,5 +1,6 @@
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
+import type { NodeKind, Phase } from '../survey/words';
 
 /** What hangs at one point of the tree: the node, what it feeds, and the ids of loads and new equipment on it. */
 export interface TreeNode {
@@ -14,7 +15,9 @@ export interface SupplyTree {
   /** Street first, each node before those it feeds. */
   readonly nodes: readonly TreeNode[];
   readonly byId: ReadonlyMap<string, TreeNode>;
-  /** Where a load counts when nobody has said what it hangs from. */
+  /** What limits this supply: the cut-out's fuse, or the switch-fuse after a solid link. */
+  readonly device: TreeNode | null;
+  /** Where a load counts when nobody has said what it hangs from: the point every board below the device hangs from. */
   readonly unplaced: TreeNode | null;
 }
 
@@ -31,7 +34,9 @@ export function supplyTree(survey: Survey): SupplyTree {
     } else root ??= here;
   }
   const nodes = root ? below(root) : [];
-  return { root, nodes, byId: made, unplaced: commonFeeder(nodes.filter(({ node }) => node.kind === 'board')) ?? root };
+  const device = limitingDevice(nodes, made.get(survey.proposals.find(({ nodeId }) => nodeId)?.nodeId ?? '') ?? null);
+  const boards = (device ? below(device) : nodes).filter(({ node }) => node.kind === 'board');
+  return { root, nodes, byId: made, device, unplaced: commonFeeder(boards) ?? device ?? root };
 }
 
 /** A node and everything under it, each before what it feeds. */
@@ -54,9 +59,36 @@ function commonFeeder(nodes: readonly TreeNode[]): TreeNode | null {
   return first?.find((candidate) => others.every((way) => way.includes(candidate))) ?? null;
 }
 
-/** The origin's cut-out, or the first switch-fuse where the head holds a solid link. */
-export function limitingDevice(tree: SupplyTree): TreeNode | undefined {
-  return (
-    tree.nodes.find(({ node }) => node.kind === 'cut-out') ?? tree.nodes.find(({ node }) => node.kind === 'switch-fuse')
-  );
+/**
+ * The cut-out; or, where its head holds a solid link, the switch-fuse that feeds the new equipment (the first one while
+ * nobody has said what that hangs from). A head with a solid link and nothing after it is still where to ask.
+ */
+function limitingDevice(nodes: readonly TreeNode[], equipment: TreeNode | null): TreeNode | null {
+  const fused = (here: TreeNode): boolean => ['cut-out', 'switch-fuse'].includes(here.node.kind) && protects(here);
+  const first = nodes.find(({ node }) => node.kind === 'cut-out' || node.kind === 'switch-fuse');
+  if (!first || protects(first)) return first ?? null;
+  return towardsStreet(equipment).filter(fused).at(-1) ?? nodes.find(fused) ?? first;
+}
+
+/** Whether a node hangs from another, or is it. */
+export function hangsFrom(node: TreeNode | null, above: TreeNode): boolean {
+  return towardsStreet(node).includes(above);
+}
+
+/** The line a node hangs from: its own, or that of the nearest node above it that has one. */
+export function phaseAt(node: TreeNode | null): Phase | undefined {
+  return towardsStreet(node).find((each) => each.node.phase !== undefined)?.node.phase;
+}
+
+/** Kinds of node that stop a current above their rating. */
+const PROTECTIVE: readonly NodeKind[] = ['cut-out', 'switch-fuse', 'device', 'feeder'];
+
+/** Whether a node stops a current above its rating; a solid link does not. */
+export function protects({ node }: TreeNode): boolean {
+  return PROTECTIVE.includes(node.kind) && node.head !== 'solid-link';
+}
+
+/** The nearest protective node between a node and the street, itself left out. */
+export function protectiveAbove(node: TreeNode): TreeNode | null {
+  return towardsStreet(node.parent).find(protects) ?? null;
 }

@@ -1,0 +1,130 @@
+import { nodeOf } from '../../tree/sets-below';
+import { hangsFrom, protects, below, type TreeNode } from '../../tree/supply-tree';
+import { HOLDS, type CheckFacts, type CheckRule } from './check';
+
+/** Whether new equipment is to be connected at this very node. */
+function takesNewEquipment(here: TreeNode, { survey, tree }: CheckFacts): boolean {
+  return survey.proposals.some(({ nodeId }) => nodeOf(tree, nodeId) === here);
+}
+
+export const spareWay: CheckRule = {
+  id: 'spare-way',
+  question: 'Is there a spare way for the new circuit?',
+  source: 'the board itself',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: (here, facts) => here.node.kind === 'board' && takesNewEquipment(here, facts),
+  judge: ({ node }) => {
+    if (node.spareWays === undefined)
+      return {
+        state: 'not-known',
+        says: 'spare ways not counted',
+        remedy: 'Count them at the board front.',
+        field: 'supply.nodes.spareWays',
+      };
+    if (node.spareWays > 0) return HOLDS;
+    return {
+      state: 'fails',
+      grade: 'act',
+      says: 'no spare way for the new circuit',
+      remedy: 'A small board of its own beside it, ways shared where the circuits allow, or a larger board.',
+    };
+  },
+};
+
+export const acceptsNewDevice: CheckRule = {
+  id: 'accepts-new-device',
+  question: 'Does the board’s maker allow the new device in it?',
+  source: 'BS 7671 536.4.203; board maker’s instructions',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: (here, facts) => here.node.kind === 'board' && takesNewEquipment(here, facts),
+  judge: ({ node }) => {
+    if (node.acceptsNewDevice === 'yes') return HOLDS;
+    if (node.acceptsNewDevice === 'no')
+      return {
+        state: 'fails',
+        grade: 'act',
+        says: 'its maker does not allow the new device',
+        remedy: 'A device of the family the maker names, or a small board of its own.',
+      };
+    return {
+      state: 'not-known',
+      says: 'not known whether its maker allows the new device',
+      remedy: 'Read the maker’s list; families are not mixed.',
+      field: 'supply.nodes.acceptsNewDevice',
+    };
+  },
+};
+
+export const enclosure: CheckRule = {
+  id: 'enclosure',
+  question: 'Is the enclosure of metal, as a dwelling’s should be?',
+  source: 'BS 7671 421.1.201',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: ({ node }, { survey }) => node.kind === 'board' && survey.place.premises === 'household',
+  judge: ({ node }) => {
+    if (node.enclosure === undefined)
+      return {
+        state: 'not-known',
+        says: 'enclosure not said',
+        remedy: 'Look at the board front.',
+        field: 'supply.nodes.enclosure',
+      };
+    if (node.enclosure !== 'plastic') return HOLDS;
+    return {
+      state: 'fails',
+      grade: 'note',
+      says: 'plastic enclosure in a dwelling',
+      remedy: 'Not against the rules of its day; a replacement is of non-combustible material.',
+    };
+  },
+};
+
+export const boardPlace: CheckRule = {
+  id: 'board-place',
+  question: 'Is the board indoors and dry?',
+  source: 'BS 7671 512.2',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: ({ node }) => node.kind === 'board',
+  judge: ({ node }) => {
+    if (node.place === undefined)
+      return {
+        state: 'not-known',
+        says: 'not said where it is',
+        remedy: 'Say whether it is indoors or out.',
+        field: 'supply.nodes.place',
+      };
+    if (node.place !== 'outdoors') return HOLDS;
+    return {
+      state: 'fails',
+      grade: 'note',
+      says: 'outdoors, where boards corrode',
+      remedy: 'A last resort: look for a place indoors before it is used for more.',
+    };
+  },
+};
+
+export const rcdShared: CheckRule = {
+  id: 'rcd-shared',
+  question: 'Has the new equipment an RCD to itself?',
+  source: 'BS 7671 722.531.3, 531.3.2',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: (here, { survey, tree }) =>
+    here.node.kind === 'rcd' && survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)),
+  judge: (here, { survey, tree }) => {
+    const loads = survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)).length;
+    const way = survey.proposals.map(({ nodeId }) => nodeOf(tree, nodeId));
+    const others = below(here).filter((each) => protects(each) && !way.some((node) => hangsFrom(node, each))).length;
+    if (loads + others === 0) return HOLDS;
+    return {
+      state: 'fails',
+      grade: 'act',
+      says: 'the new equipment would share this RCD with other circuits',
+      remedy: 'Give it a 30 mA RCD of its own, breaking all live conductors.',
+    };
+  },
+};

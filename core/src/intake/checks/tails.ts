@@ -1,0 +1,137 @@
+import { protectiveAbove, towardsStreet, type TreeNode } from '../../tree/supply-tree';
+import { exceeds, written } from '../../worked';
+import { HOLDS, nameOf, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict } from './check';
+
+/** Boards and switch-fuses whose tails nothing but the cut-out fuse protects; elsewhere tails are judged if recorded. */
+function endsTails(here: TreeNode, { tree }: CheckFacts): boolean {
+  return (here.node.kind === 'board' || here.node.kind === 'switch-fuse') && isUnprotected(here, tree.device);
+}
+
+function isUnprotected(here: TreeNode, device: TreeNode | null): boolean {
+  return device !== null && protectiveAbove(here) === device;
+}
+
+function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
+  const { pack } = facts;
+  const { sizeMm2, laid } = here.node.cable ?? {};
+  if (sizeMm2 === undefined)
+    return {
+      state: 'not-known',
+      says: 'size of the tails into it not known',
+      remedy: 'Read the size off the sheath, or measure it; 25 mm² is usual.',
+      field: 'supply.nodes.cable.sizeMm2',
+    };
+  const limitA = pack.tailsLimitA.value[sizeMm2];
+  if (limitA === undefined)
+    return {
+      state: 'fails',
+      grade: 'act',
+      says: `tails of ${sizeMm2} mm² are not in the table`,
+      remedy: 'Read the size again; the table is not interpolated.',
+    };
+  const upstream = upstreamOf(here, facts);
+  if (!upstream) return HOLDS;
+  const working = [
+    {
+      label: 'Tails against the fuse',
+      expression: `largest fuse for ${sizeMm2} mm², clipped direct`,
+      substituted: `${limitA} A against ${upstream.amperes} A`,
+      value: limitA - upstream.amperes,
+      unit: 'A' as const,
+      source: pack.tailsLimitA.source,
+    },
+  ];
+  if (exceeds(upstream.amperes, limitA)) {
+    if (upstream.sure)
+      return {
+        state: 'fails',
+        grade: 'act',
+        says: `tails of ${sizeMm2} mm² behind ${upstream.amperes} A, ${limitA} A at most`,
+        remedy: 'Larger tails, with the supplier or operator where theirs are concerned.',
+        working,
+      };
+    return {
+      state: 'not-known',
+      says: `tails of ${sizeMm2} mm² suit ${limitA} A, and the fuse may be as large as ${upstream.amperes} A`,
+      remedy: 'Establish the fuse rating.',
+    };
+  }
+  if (laid !== undefined && laid !== 'clipped')
+    return {
+      state: 'fails',
+      grade: 'note',
+      says: `tails of ${sizeMm2} mm² are not clipped direct, which the ${limitA} A stands for`,
+      remedy: 'Work out what they may carry as they are laid.',
+      working,
+    };
+  const { fromA, sizeMm2: expected } = pack.expectedTails.value;
+  if (upstream.amperes >= fromA && sizeMm2 < expected)
+    return {
+      state: 'fails',
+      grade: 'note',
+      says: `tails of ${sizeMm2} mm²; ${expected} mm² is expected behind ${upstream.amperes} A`,
+      remedy: 'Larger tails when they are next worked on.',
+      working,
+    };
+  return HOLDS;
+}
+
+/** The links between the first meter after the device and here, nearest the street last. */
+function consumerLinks(here: TreeNode, device: TreeNode | null): TreeNode[] {
+  const way = towardsStreet(here);
+  const end = way.findIndex(({ node }) => node.kind === 'meter');
+  const stop = end >= 0 ? end : device ? way.indexOf(device) : way.length;
+  return way.slice(0, stop);
+}
+
+function judgeLength(here: TreeNode, { pack, tree }: CheckFacts): CheckVerdict {
+  const links = consumerLinks(here, tree.device);
+  const lengths = links.flatMap(({ node }) => node.cable?.lengthM ?? []);
+  const totalM = lengths.reduce((sum, length) => sum + length, 0);
+  const { value: longest, source } = pack.longestTailsM;
+  if (exceeds(totalM, longest))
+    return {
+      state: 'fails',
+      grade: 'act',
+      says: `tails of ${written(totalM)} m without protection of their own, ${longest} m at most`,
+      remedy: 'A switch-fuse at the meter end.',
+      working: [
+        {
+          label: 'Length of the tails',
+          expression: 'from the meter to here',
+          substituted: `${lengths.map(written).join(' + ')} = ${written(totalM)} m`,
+          value: totalM,
+          unit: 'm',
+          source,
+        },
+      ],
+    };
+  const unknown = links.filter(({ node }) => node.cable?.lengthM === undefined);
+  if (unknown.length === 0) return HOLDS;
+  return {
+    state: 'not-known',
+    says: `length of the tails into ${unknown.map(nameOf).reverse().join(', ')} not known`,
+    remedy: `Measure along them; over ${longest} m they need protection of their own.`,
+    field: 'supply.nodes.cable.lengthM',
+  };
+}
+
+export const tailsSize: CheckRule = {
+  id: 'tails-size',
+  question: 'Are the tails large enough for the fuse?',
+  source: 'BS 7671 433.1, 434.5; the rule pack’s limits',
+  askOf: 'surveyor',
+  applies: (here, facts) =>
+    endsTails(here, facts) || (here.node.cable?.sizeMm2 !== undefined && isUnprotected(here, facts.tree.device)),
+  judge: judgeSize,
+};
+
+export const tailsLength: CheckRule = {
+  id: 'tails-length',
+  question: 'Are the tails short enough to need no protection of their own?',
+  source: 'BS 7671 433.2.2, 434.2.1; operators’ usual terms',
+  askOf: 'surveyor',
+  ownUse: true,
+  applies: endsTails,
+  judge: judgeLength,
+};

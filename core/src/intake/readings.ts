@@ -1,0 +1,150 @@
+import type { Finding, Station } from '../finding';
+import type { Reading } from '../survey/reading';
+import type { Survey } from '../survey/survey';
+import type { Bound, ReadingKind } from '../survey/words';
+
+/** What a kind of reading is, and between which values nobody would look twice. */
+export interface ReadingForm {
+  readonly name: string;
+  readonly unit: 'Ω' | 'kA' | 'V' | 'A' | 'MΩ';
+  readonly likely: readonly [number, number];
+  readonly why: string;
+  readonly station: Station;
+}
+
+/** The kinds of reading. Likely values are those met on 230 V public supplies; outside them the reading is questioned. */
+export const READING_FORMS: Readonly<Record<ReadingKind, ReadingForm>> = {
+  'loop-impedance-external': {
+    name: 'Loop impedance Ze',
+    unit: 'Ω',
+    likely: [0.02, 2],
+    why: 'public TN supplies lie between 0.02 and 2 Ω; on TT it is the electrode that is read',
+    station: 'earthing',
+  },
+  'prospective-fault-current': {
+    name: 'Prospective fault current',
+    unit: 'kA',
+    likely: [0.1, 16],
+    why: 'operators declare 16 kA at most, and under 0.1 kA a fuse would hardly clear',
+    station: 'earthing',
+  },
+  voltage: {
+    name: 'Voltage',
+    unit: 'V',
+    likely: [216.2, 253],
+    why: '230 V is kept within −6 % and +10 %',
+    station: 'cut-out',
+  },
+  'clamp-current': {
+    name: 'Clamp amperes',
+    unit: 'A',
+    likely: [0, 120],
+    why: 'more than a cut-out fuse carries for long',
+    station: 'loads',
+  },
+  'electrode-resistance': {
+    name: 'Electrode resistance',
+    unit: 'Ω',
+    likely: [1, 1667],
+    why: 'rods lie above 1 Ω, and 50 V ÷ 30 mA allows 1667 Ω at most',
+    station: 'earthing',
+  },
+  'insulation-resistance': {
+    name: 'Insulation resistance',
+    unit: 'MΩ',
+    likely: [1, 1000000],
+    why: 'under 1 MΩ is below what a sound circuit shows',
+    station: 'charger',
+  },
+  'loop-impedance-circuit': {
+    name: 'Loop impedance Zs',
+    unit: 'Ω',
+    likely: [0.05, 20],
+    why: 'a circuit adds to the supply’s own impedance',
+    station: 'charger',
+  },
+};
+
+/** A value as an instrument shows it: a number, or the end of its range with a sign before it. */
+export function readReading(text: string): { readonly value: number; readonly bound: Bound } | null {
+  const parts = /^([<>≤≥]?)\s*(\d+(?:[.,]\d+)?)$/.exec(text.trim());
+  const value = Number(parts?.[2]?.replace(',', '.'));
+  if (!parts || !Number.isFinite(value)) return null;
+  const sign = parts[1] ?? '';
+  return { value, bound: sign === '' ? 'exact' : sign === '>' || sign === '≥' ? 'above' : 'below' };
+}
+
+const BOUND_SIGNS: Readonly<Record<Bound, string>> = { exact: '', above: '> ', below: '< ' };
+
+/** The value with its bound, without its unit. */
+export function readingValue({ value, bound = 'exact' }: Pick<Reading, 'value' | 'bound'>): string {
+  return value === undefined ? '' : `${BOUND_SIGNS[bound]}${value}`;
+}
+
+/** The reading as people write it: “> 999 MΩ”. */
+export function readingText(reading: Reading): string {
+  return reading.value === undefined ? 'not taken' : `${readingValue(reading)} ${READING_FORMS[reading.kind].unit}`;
+}
+
+/** The highest of a kind, whichever were taken; undefined where none was. A bound above counts as at least its value. */
+export function highestReading(survey: Survey, kind: ReadingKind, also?: number): number | undefined {
+  const values = survey.readings.flatMap((reading) =>
+    reading.kind === kind && reading.value !== undefined ? [reading.value] : [],
+  );
+  if (also !== undefined) values.push(also);
+  return values.length === 0 ? undefined : Math.max(...values);
+}
+
+/** Unlikely values are questioned, not refused; an instrument out of calibration is said. */
+export function readingFindings(survey: Survey): Finding[] {
+  return survey.readings.flatMap((reading) => {
+    const form = READING_FORMS[reading.kind];
+    const findings: Finding[] = [];
+    const about = { station: form.station, subjectId: reading.id, askOf: 'surveyor' } as const;
+    if (reading.value === undefined)
+      findings.push({
+        ...about,
+        id: 'reading-without-value',
+        grade: 'ask',
+        title: `${form.name}: no value entered.`,
+        remedy: 'Enter what the instrument showed, or remove the reading.',
+        ownUse: true,
+      });
+    else if (!isLikely(reading, form) && reading.confirmed !== true)
+      findings.push({
+        ...about,
+        id: 'reading-unlikely',
+        grade: 'ask',
+        title: `${form.name} of ${readingText(reading)} is unlikely: ${form.why}.`,
+        remedy: 'Take it again; if it stands, say so.',
+        field: 'readings.confirmed',
+      });
+    if (reading.instrument === undefined)
+      findings.push({
+        ...about,
+        id: 'reading-without-instrument',
+        grade: 'ask',
+        title: `${form.name}: not said with what it was taken.`,
+        remedy: 'Choose the instrument.',
+        ownUse: true,
+      });
+    const day = reading.takenAt?.slice(0, 10);
+    if (reading.calibrationDue !== undefined && day !== undefined && day > reading.calibrationDue)
+      findings.push({
+        ...about,
+        id: 'calibration-overdue',
+        grade: 'act',
+        title: `${form.name}: ${reading.instrument ?? 'the instrument'} was due for calibration on ${reading.calibrationDue}.`,
+        remedy: 'Take it again with an instrument in date, or have this one checked.',
+      });
+    return findings;
+  });
+}
+
+/** A bound says only that the value lies beyond; it is likely as long as likely values do. */
+function isLikely({ value, bound = 'exact' }: Reading, { likely: [least, most] }: ReadingForm): boolean {
+  if (value === undefined) return true;
+  if (bound === 'above') return value <= most;
+  if (bound === 'below') return value >= least;
+  return value >= least && value <= most;
+}

@@ -1,0 +1,154 @@
+import type { Assessment, NodeAssessment, PerPhase } from '../assessment';
+import type { SupplyNode } from '../survey/supply';
+import type { Evidence, NodeKind } from '../survey/words';
+import type { Survey } from '../survey/survey';
+import { supplyTree, type TreeNode } from '../tree/supply-tree';
+
+/** What one phase carries at a node, for its bar. */
+export interface PhaseBar {
+  readonly nowA: number | null;
+  readonly afterA: number | null;
+}
+
+/** One node of the line-up: where it stands and what is written beside it. */
+export interface LineupRow {
+  readonly id: string;
+  readonly kind: NodeKind;
+  readonly name: string;
+  /** How many branches the node is away from the straight way down from the street. */
+  readonly lane: number;
+  readonly ratingA: number | null;
+  readonly evidence: Evidence | null;
+  /** Whether the rating is one somebody read, rather than a fallback. */
+  readonly ratingSure: boolean;
+  readonly bars: readonly PhaseBar[];
+  /** The fullest phase: demand now, after the work, and what is left; null where not known. */
+  readonly nowA: number | null;
+  readonly afterA: number | null;
+  readonly headroomA: number | null;
+  readonly weakest: boolean;
+  readonly over: boolean;
+  /** The conductors into it, in a few words. */
+  readonly cable: string;
+  /** Rows of its parent and of the nodes it feeds, by place in the list. */
+  readonly parent: number | null;
+  readonly children: readonly number[];
+  readonly loads: number;
+  readonly equipment: number;
+  /** How many findings are open on it: danger or to do, and to ask. */
+  readonly toDo: number;
+  readonly toAsk: number;
+}
+
+/** The supply tree as rows from the street down, ready to be drawn on a scale common to all of them. */
+export interface Lineup {
+  readonly rows: readonly LineupRow[];
+  readonly lanes: number;
+  /** The end of the common scale, in amperes. */
+  readonly scaleA: number;
+}
+
+/**
+ * The line-up of a survey: a node a row, each before what it feeds. What feeds one thing runs straight on; what feeds
+ * several sends each of them one lane to the side, so that the way back to the street is always plain.
+ */
+export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
+  const tree = supplyTree(survey);
+  const assessed = new Map(assessment.nodes.map((node) => [node.id, node]));
+  const counts = countsByNode(survey, tree.unplaced?.node.id);
+  const findings = findingsByNode(assessment);
+  const order: { here: TreeNode; lane: number; parent: number | null; children: number[] }[] = [];
+  const visit = (here: TreeNode, lane: number, parent: number | null): void => {
+    const at = order.push({ here, lane, parent, children: [] }) - 1;
+    if (parent !== null) order[parent]?.children.push(at);
+    const aside = here.children.length > 1 ? 1 : 0;
+    for (const child of here.children) visit(child, lane + aside, at);
+  };
+  if (tree.root) visit(tree.root, 0, null);
+
+  const rows = order.map(({ here, lane, parent, children }): LineupRow => {
+    const { node } = here;
+    const found = assessed.get(node.id);
+    const isDevice = node.id === assessment.supply.deviceId;
+    const headroomA = least(found?.headroom);
+    return {
+      id: node.id,
+      kind: node.kind,
+      name: found?.label ?? node.kind,
+      lane,
+      parent,
+      children,
+      ratingA: found?.ratingA ?? null,
+      evidence: isDevice ? assessment.supply.evidence : (node.evidence ?? null),
+      ratingSure: isDevice ? assessment.supply.ratingEstablished : node.ratingA !== undefined,
+      bars: barsOf(found),
+      nowA: most(found?.before),
+      afterA: most(found?.managed ?? found?.after),
+      headroomA,
+      weakest: assessment.weakest?.nodeId === node.id,
+      over: headroomA !== null && headroomA < -1e-6,
+      cable: cableWords(node),
+      loads: counts.loads.get(node.id) ?? 0,
+      equipment: counts.equipment.get(node.id) ?? 0,
+      toDo: findings.get(node.id)?.toDo ?? 0,
+      toAsk: findings.get(node.id)?.toAsk ?? 0,
+    };
+  });
+  const lanes = Math.max(0, ...rows.map(({ lane }) => lane)) + 1;
+  const amperes = rows.flatMap(({ ratingA, afterA }) => [ratingA ?? 0, afterA ?? 0]);
+  return { rows, lanes, scaleA: Math.max(20, Math.ceil((Math.max(0, ...amperes) * 1.08) / 10) * 10) };
+}
+
+function barsOf(found: NodeAssessment | undefined): PhaseBar[] {
+  if (!found) return [];
+  const after = found.managed ?? found.after;
+  return (Object.keys(found.after) as (keyof PerPhase)[]).map((phase) => ({
+    nowA: found.before[phase]?.value ?? null,
+    afterA: after[phase]?.value ?? null,
+  }));
+}
+
+function least(figures: PerPhase | undefined): number | null {
+  const values = Object.values(figures ?? {}).map(({ value }) => value);
+  return values.length === 0 || values.includes(null) ? null : Math.min(...values.map((value) => value ?? 0));
+}
+
+function most(figures: PerPhase | undefined): number | null {
+  const values = Object.values(figures ?? {}).flatMap(({ value }) => (value === null ? [] : [value]));
+  return values.length === 0 ? null : Math.max(...values);
+}
+
+function cableWords({ cable }: SupplyNode): string {
+  if (!cable) return '';
+  const parts = [
+    cable.sizeMm2 === undefined ? '' : `${cable.sizeMm2} mm²`,
+    cable.type === undefined ? '' : cable.type.replace('-', ' '),
+    cable.lengthM === undefined ? '' : `${cable.lengthM} m`,
+  ];
+  return parts.filter((part) => part !== '').join(' ');
+}
+
+function countsByNode(
+  survey: Survey,
+  unplaced: string | undefined,
+): Record<'loads' | 'equipment', Map<string, number>> {
+  const count = (things: readonly { nodeId?: string }[]): Map<string, number> => {
+    const counts = new Map<string, number>();
+    for (const { nodeId = unplaced } of things)
+      if (nodeId !== undefined) counts.set(nodeId, (counts.get(nodeId) ?? 0) + 1);
+    return counts;
+  };
+  return { loads: count(survey.loads), equipment: count(survey.proposals) };
+}
+
+function findingsByNode({ findings }: Assessment): Map<string, { toDo: number; toAsk: number }> {
+  const counts = new Map<string, { toDo: number; toAsk: number }>();
+  for (const { subjectId, grade } of findings) {
+    if (subjectId === undefined || grade === 'note') continue;
+    const here = counts.get(subjectId) ?? { toDo: 0, toAsk: 0 };
+    if (grade === 'ask') here.toAsk += 1;
+    else here.toDo += 1;
+    counts.set(subjectId, here);
+  }
+  return counts;
+}
