@@ -12,7 +12,9 @@ const swc = {
   module: { type: 'commonjs' },
 };
 const shared = {
-  transform: { '^.+\\.(ts|tsx)$': ['@swc/jest', swc] },
+  transform: { '^.+\\.(ts|tsx|js|mjs)$': ['@swc/jest', swc] },
+  // Packages that are ES modules only: Jest loads them as we load them, turned into its own kind.
+  transformIgnorePatterns: ['/node_modules/(?!(@tus|srvx)/)'],
   testEnvironment: 'node',
 };
 

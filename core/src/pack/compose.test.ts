@@ -2,7 +2,8 @@ import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
-import { composePack, figureText, type PackContent } from './compose';
+import { composePack, type PackContent } from './compose';
+import { figureText } from './rows';
 import { missingItems } from './missing';
 import { unknownFigure } from '../worked';
 

@@ -1,6 +1,5 @@
 import type { Assessment, PerPhase } from '../assessment';
-import { ARRANGEMENT_NAMES } from '../earthing/arrangement';
-import { FAULT_NAMES } from '../intake/condition';
+import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
@@ -9,18 +8,9 @@ import type { Survey } from '../survey/survey';
 import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
 import type { Figure } from '../worked';
 import { missingItems, type Missing } from './missing';
-
-/** A line of the document: what it is, what it says, and how that is known. */
-export interface Row {
-  readonly label: string;
-  readonly value: string;
-  readonly note?: string;
-}
-
-export interface Section {
-  readonly title: string;
-  readonly rows: readonly Row[];
-}
+import { packPhotos, type PackPhoto } from './photos';
+import { figureText, NOT_KNOWN, phasesText, row, type Section } from './rows';
+import { readingsSection, supplySection } from './supply-sections';
 
 /** Who signs, for which firm, and when. */
 export interface SignedBy {
@@ -38,12 +28,13 @@ export interface PackContent {
   readonly title: string;
   readonly purpose: string;
   readonly sections: readonly Section[];
+  /** The supply tree, to be drawn. */
+  readonly lineup: Lineup;
+  readonly photos: readonly PackPhoto[];
   readonly workings: readonly Figure[];
   readonly declarations: readonly string[];
   readonly missing: readonly Missing[];
 }
-
-const NOT_KNOWN = 'Not known';
 
 const TITLES: Readonly<Record<RouteWay, string>> = {
   'fit-then-notify': 'Notice of new equipment',
@@ -61,11 +52,14 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       siteSection(survey),
       installerSection(signedBy),
       supplySection(survey, assessment),
+      readingsSection(survey),
       demandSection(survey, assessment),
       ...survey.proposals.map((proposal) => equipmentSection(proposal, survey)),
       routeSection(assessment),
       findingsSection(assessment),
     ].filter(({ rows }) => rows.length > 0),
+    lineup: lineupOf(survey, assessment),
+    photos: packPhotos(survey),
     workings: [
       supply.rating,
       ...figuresOf(demand.before),
@@ -87,12 +81,6 @@ function purposeOf(way: RouteWay, pack: RulePack): string {
   return `To be sent to the network operator within ${pack.noticeWithinDays.value} days of commissioning.`;
 }
 
-/** A figure as people read it: amperes to one decimal, never without its unit. */
-export function figureText({ value, unit, bound, why }: Figure): string {
-  if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
-  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(unit === 'kVA' ? 2 : 1)} ${unit}`;
-}
-
 /** Only what this figure adds to those printed before it. */
 function lastStep({ label, value, unit, bound, why, working }: Figure): Figure {
   return { label, value, unit, bound, why, working: working.slice(-1) };
@@ -100,16 +88,6 @@ function lastStep({ label, value, unit, bound, why, working }: Figure): Figure {
 
 function figuresOf(figures: PerPhase): Figure[] {
   return Object.values(figures);
-}
-
-function phasesText(figures: PerPhase): string {
-  const entries = Object.entries(figures);
-  return entries.map(([phase, figure]) => `${entries.length > 1 ? `${phase} ` : ''}${figureText(figure)}`).join(' · ');
-}
-
-function row(label: string, value: string | number | undefined, note?: string): Row {
-  const text = value === undefined || value === '' ? NOT_KNOWN : String(value);
-  return { label, value: text, ...(note ? { note } : {}) };
 }
 
 function siteSection({ place }: Survey): Section {
@@ -138,49 +116,6 @@ function installerSection({ firm, name, registration }: SignedBy): Section {
   return {
     title: 'Installer',
     rows: [row('Firm', firm), row('Signed for by', name), row('Registration', registration)],
-  };
-}
-
-const LOOP_WORDS = {
-  'not-looped': 'Not looped',
-  'feeds-next-door': 'Looped: feeds next door',
-  'fed-from-next-door': 'Looped: fed from next door',
-  unknown: NOT_KNOWN,
-} as const;
-
-function supplySection(survey: Survey, { supply, nodes }: Assessment): Section {
-  const { intake, earthing } = survey;
-  const cutOut = survey.supply.nodes.find(({ kind }) => kind === 'cut-out');
-  const faults = intake.faults.map(({ fault, grade, note }) =>
-    [FAULT_NAMES[fault], grade?.replaceAll('-', ' '), note].filter(Boolean).join(', '),
-  );
-  const looks = { fine: 'Looked at, fine', 'not-fine': 'Looked at, not fine', 'could-not-see': 'Could not be seen' };
-  return {
-    title: 'Existing supply',
-    rows: [
-      row('Phases', survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single'),
-      row(
-        'Cut-out fuse',
-        supply.ratingEstablished
-          ? `${supply.rating.value ?? ''} A`
-          : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
-        `Evidence: ${supply.evidence ?? 'none'}${cutOut?.evidenceNote ? `; ${cutOut.evidenceNote}` : ''}`,
-      ),
-      ...(cutOut?.holderMaximumA === undefined ? [] : [row('Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
-      ...nodes
-        .filter(({ ratingA, kind }) => ratingA !== null && kind !== 'cut-out')
-        .map(({ label, ratingA }) => row(label, `${ratingA ?? ''} A`)),
-      row(
-        'Loop status',
-        intake.loop.status && LOOP_WORDS[intake.loop.status],
-        intake.loop.evidence?.replaceAll('-', ' '),
-      ),
-      row('Condition', intake.look && looks[intake.look]),
-      ...faults.map((text) => row('Fault', text)),
-      row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
-      ...(earthing.zeOhm === undefined ? [] : [row('Ze, highest reading', `${earthing.zeOhm} Ω`)]),
-      ...(earthing.electrodeOhm === undefined ? [] : [row('Electrode', `${earthing.electrodeOhm} Ω`)]),
-    ],
   };
 }
 

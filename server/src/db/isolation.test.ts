@@ -56,15 +56,23 @@ describe('what a firm owns is invisible to another', () => {
 });
 
 describe('the database itself keeps firms apart', () => {
-  it.each(['firms', 'people', 'jobs', 'revisions', 'packs'])(
-    '%s: nothing without a firm, nothing of another',
-    async (table) => {
-      expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
-      const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));
-      const column = table === 'firms' ? 'id' : 'firm_id';
-      for (const row of seen.rows as Record<string, string>[]) expect(row[column]).toBe(firm(1).firmId);
-    },
-  );
+  it.each([
+    'firms',
+    'people',
+    'jobs',
+    'revisions',
+    'packs',
+    'photos',
+    'pictures',
+    'uploads',
+    'upload_parts',
+    'instruments',
+  ])('%s: nothing without a firm, nothing of another', async (table) => {
+    expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
+    const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));
+    const column = table === 'firms' ? 'id' : 'firm_id';
+    for (const row of seen.rows as Record<string, string>[]) expect(row[column]).toBe(firm(1).firmId);
+  });
 
   it('refuses a row put in for another firm', async () => {
     const insert = inFirm(bench.app, firm(1), (db) =>
@@ -83,6 +91,8 @@ describe('the database itself keeps firms apart', () => {
     'DELETE FROM packs',
     'DELETE FROM jobs',
     'UPDATE people SET may_sign_off = true',
+    'DELETE FROM photos',
+    'UPDATE pictures SET bytes = $$x$$',
   ])('keeps history: %s is denied', async (sql) => {
     await expect(inFirm(bench.app, firm(0), (db) => db.query(sql))).rejects.toThrow(/permission denied/);
   });

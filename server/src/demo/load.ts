@@ -4,12 +4,15 @@ import { hash } from '@node-rs/argon2';
 import type { Pool } from 'pg';
 import { randomUUID as newId } from 'node:crypto';
 import { inFirm } from '../db/firm-scope';
+import { putInstrument } from '../instruments/queries';
 import { insertJob } from '../jobs/queries';
 import { firmRulePack, summarise } from '../jobs/summary';
 import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
+import { DEMO_INSTRUMENTS } from './instruments';
 import { DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
+import { handIn } from './pictures';
 import { SCENARIOS, type Scenario } from './scenarios';
 
 /** Makes a firm with people, as the database's owner; their ids in the order given. */
@@ -42,6 +45,10 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   const firms = await owner.query('SELECT 1 FROM firms LIMIT 1');
   if (firms.rowCount !== 0) return;
   const { firmId, personIds } = await makeFirm(owner, DEMO_FIRM, DEMO_PEOPLE, DEMO_PASSWORD);
+  await inFirm(app, { firmId }, async (db) => {
+    for (const instrument of DEMO_INSTRUMENTS)
+      await putInstrument(db, { firmId, personId: personIds[0] ?? '' }, { id: newId(), retired: false, ...instrument });
+  });
   // Last changed first is how jobs are listed, so the first scenario goes in last.
   for (const scenario of [...SCENARIOS].reverse()) await loadScenario(app, firmId, personIds, scenario);
 }
@@ -72,6 +79,7 @@ async function loadScenario(
       const changes = diff(head.survey as unknown as Value, next as unknown as Value);
       await saveRevision(db, askerOf(by), id, { id: newId(), parentId: head.revisionId, changes });
     });
+  for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
   if (scenario.signedBy === undefined) return;
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
   if (head)

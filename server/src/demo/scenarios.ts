@@ -1,8 +1,14 @@
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
+import { onShape } from '@keen-gauge/core/tree/edit';
+import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import type { Load } from '@keen-gauge/core/survey/load';
+import type { Reading } from '@keen-gauge/core/survey/reading';
+import type { ReadingKind } from '@keen-gauge/core/survey/words';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
+import { ELECTRODE_TESTER, instrumentName, LOOP_TESTER, type DemoInstrument } from './instruments';
+import type { DemoPicture } from './pictures';
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
 export interface Scenario {
@@ -13,7 +19,11 @@ export interface Scenario {
   readonly stages: readonly { readonly by: number; readonly change: (survey: Survey) => void }[];
   /** Index of who signed it off, where that was done. */
   readonly signedBy?: number;
+  /** Pictures handed in after the last stage. */
+  readonly pictures?: readonly DemoPicture[];
 }
+
+const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
 
 const OPERATOR = 'Wold and Weir Networks';
 
@@ -69,14 +79,40 @@ function intake(survey: Survey, fuseA: number): void {
     evidenceNote: 'Tag on the carrier, seal intact.',
   });
   node(survey, 'meter', { ratingA: 100 });
-  node(survey, 'isolator', { ratingA: 100 });
-  node(survey, 'board', { ratingA: 100, label: 'House board' });
+  node(survey, 'isolator', { ratingA: 100, cable: { type: 'tails', sizeMm2: 25, lengthM: 0.4, laid: 'clipped' } });
+  node(survey, 'board', {
+    ratingA: 100,
+    label: 'House board',
+    cable: { type: 'tails', sizeMm2: 25, lengthM: 0.8, laid: 'clipped' },
+    spareWays: 2,
+    acceptsNewDevice: 'yes',
+    makersFamily: 'Brindle KB',
+    enclosure: 'metal',
+    place: 'indoors',
+  });
   survey.intake.look = 'fine';
   survey.intake.loop = { status: 'not-looped', evidence: 'cable-traced' };
   survey.earthing = {
     arrangement: 'tn-c-s',
     recognisedBy: 'Earthing conductor to the neutral block of the cut-out.',
-    zeOhm: 0.21,
+  };
+  survey.readings = [
+    reading('ze', 'loop-impedance-external', 0.21, LOOP_TESTER),
+    reading('volts', 'voltage', 241, LOOP_TESTER),
+    reading('pfc', 'prospective-fault-current', 1.15, LOOP_TESTER),
+  ];
+}
+
+function reading(id: string, kind: ReadingKind, value: number, instrument: DemoInstrument): Reading {
+  return {
+    id,
+    kind,
+    value,
+    nodeId: 'cut-out',
+    instrument: instrumentName(instrument),
+    calibrationDue: instrument.calibrationDue,
+    takenBy: 'Tobin Farrowby',
+    takenAt: '2026-11-19T10:20:00Z',
   };
 }
 
@@ -86,6 +122,23 @@ export const SCENARIOS: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     by: 3,
     signedBy: 0,
+    pictures: [
+      {
+        drawing: 'cut-out',
+        by: 1,
+        about: { caption: 'Cut-out, tag reads 100 A, seal intact', subject: 'node', subjectId: 'cut-out' },
+      },
+      {
+        drawing: 'meter-position',
+        by: 1,
+        about: { caption: 'Whole meter position', subject: 'node', subjectId: 'meter' },
+      },
+      {
+        drawing: 'board',
+        by: 1,
+        about: { caption: 'Board front, two spare ways', subject: 'node', subjectId: 'board' },
+      },
+    ],
     stages: [
       {
         by: 3,
@@ -137,6 +190,11 @@ export const SCENARIOS: readonly Scenario[] = [
           s.intake.loop = {
             status: 'feeds-next-door',
             note: 'Second cable leaves through the party wall to number 5.',
+            signs: [
+              { id: 'two-service-cables', answer: 'not-fine' },
+              { id: 'cable-through-party-wall', answer: 'not-fine' },
+            ],
+            sharedRatingA: 100,
           };
           s.loads = setLoads('gas-heated');
         },
@@ -281,8 +339,12 @@ export const SCENARIOS: readonly Scenario[] = [
         by: 0,
         change: (s) => {
           at(s, 'Candle Court', 'Church End', 'ZZ2 6CC', '9602044177114', 'Trustees of Candle Court');
-          intake(s, 60);
-          node(s, 'board', { label: 'Landlord board' });
+          Object.assign(s, onShape(s, LANDLORD_AND_FLATS, 3));
+          intake(s, 100);
+          s.supply.phases = 3;
+          node(s, 'board', { label: 'Landlord board', phase: 'L1' });
+          for (const fuse of s.supply.nodes.filter(({ kind }) => kind === 'switch-fuse'))
+            Object.assign(fuse, { ratingA: 60, evidence: 'label' });
           s.loads = [
             {
               id: 'stairs',
@@ -294,8 +356,11 @@ export const SCENARIOS: readonly Scenario[] = [
             },
             { id: 'laundry', class: 'socket-circuit', label: 'Laundry sockets', currentA: 32 },
             { id: 'pumps', class: 'motor', label: 'Heating pumps', powerW: 550, powerFactor: 0.8, quantity: 2 },
-          ];
-          s.proposals = [charger({ label: 'Shared charger, court', openPen: 'separate-device' })];
+          ].map((load) => ({ ...load, nodeId: 'board' }) as Load);
+          for (const flat of [1, 2, 3, 4, 5, 6])
+            for (const load of setLoads('gas-heated').filter(({ id }) => id !== 'ring-up'))
+              s.loads.push({ ...load, id: `${load.id}-${flat}`, nodeId: `flat-${flat}-board` });
+          s.proposals = [charger({ label: 'Shared charger, court', openPen: 'separate-device', nodeId: 'board' })];
         },
       },
     ],
@@ -318,8 +383,11 @@ export const SCENARIOS: readonly Scenario[] = [
           s.earthing = {
             arrangement: 'tt',
             recognisedBy: 'Rod in a pit by the porch; no earth at the head.',
-            electrodeOhm: 240,
           };
+          s.readings = [
+            reading('rod', 'electrode-resistance', 240, ELECTRODE_TESTER),
+            reading('volts', 'voltage', 247, LOOP_TESTER),
+          ];
           s.loads = setLoads('gas-heated-shower').filter(({ id }) => id !== 'ring-up');
         },
       },
@@ -342,7 +410,14 @@ export const SCENARIOS: readonly Scenario[] = [
           at(s, 'Weir House and Boathouse', 'Weir Meadow', 'ZZ5 1BH', '9700000012340', 'S. Halcyon');
           intake(s, 100);
           s.supply.nodes.push(
-            { id: 'feeder', kind: 'feeder', fedFrom: 'board', label: 'Boathouse feeder', ratingA: 20 },
+            {
+              id: 'feeder',
+              kind: 'feeder',
+              fedFrom: 'board',
+              label: 'Boathouse feeder',
+              ratingA: 20,
+              cable: { type: 'armoured', sizeMm2: 2.5, lengthM: 40, laid: 'buried' },
+            },
             { id: 'boathouse', kind: 'board', fedFrom: 'feeder', label: 'Boathouse board', ratingA: 40 },
           );
           s.loads = [
@@ -368,6 +443,13 @@ export const SCENARIOS: readonly Scenario[] = [
   },
   {
     place: 'Flat 4, Ropewalk House, Netherby',
+    pictures: [
+      {
+        drawing: 'scorched',
+        by: 2,
+        about: { caption: 'Browned carrier on the line side', subject: 'fault', subjectId: 'scorch' },
+      },
+    ],
     wanted: 'Charger in the yard; all-electric flat',
     by: 2,
     stages: [

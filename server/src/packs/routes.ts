@@ -5,9 +5,10 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound } from '../http/problem';
+import { packNumber } from '../jobs/numbers';
 import { headOf } from '../surveys/queries';
 import { packFile, packsOf, type PackFile } from './queries';
-import { packNumber, signOff } from './sign-off';
+import { signOff } from './sign-off';
 
 class SignOffBody {
   @IsUUID(undefined, { message: 'a UUID' }) revisionId: string;

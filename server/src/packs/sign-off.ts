@@ -6,9 +6,11 @@ import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool } from 'pg';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { notFound, Problem } from '../http/problem';
+import { jobNumber, packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
 import { firmRulePack } from '../jobs/summary';
 import { personById } from '../people/queries';
+import { printedPictures } from '../photos/printed';
 import { headOf } from '../surveys/queries';
 import { packPdf } from './pdf/document';
 import { insertPack, packById, takePackNumber, type PackRow } from './queries';
@@ -17,10 +19,6 @@ export interface SignOff {
   readonly revisionId: string;
   readonly reason?: string;
 }
-
-/** How a job's number is written. */
-export const jobNumber = (number: number): string => `KG-${String(number).padStart(4, '0')}`;
-export const packNumber = (number: number): string => `P-${String(number).padStart(4, '0')}`;
 
 /**
  * Freezes a job's survey as a numbered pack. Refused when the person may not sign, when the survey has moved on since
@@ -74,7 +72,7 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       surveyText,
       assessment,
       content,
-      pdf: await packPdf(content, signedBy, label),
+      pdf: await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos)),
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,

@@ -1,4 +1,7 @@
-import { figureText, type PackContent, type SignedBy } from '@keen-gauge/core/pack/compose';
+import type { PackContent, SignedBy } from '@keen-gauge/core/pack/compose';
+import { figureText } from '@keen-gauge/core/pack/rows';
+import { drawLineupOn } from './lineup';
+import { photosOn, type PrintedPicture } from './photos';
 import { Page, WIDTH } from './page';
 
 export interface PackLabel {
@@ -14,7 +17,12 @@ const dated = (iso: string): string =>
   );
 
 /** The pack as a tagged A4 PDF: the operator’s sections, what is missing, declarations and signature, workings annexed. */
-export async function packPdf(content: PackContent, signedBy: SignedBy, label: PackLabel): Promise<Buffer> {
+export async function packPdf(
+  content: PackContent,
+  signedBy: SignedBy,
+  label: PackLabel,
+  pictures: ReadonlyMap<string, PrintedPicture>,
+): Promise<Buffer> {
   const page = new Page({
     title: `${content.title}, ${label.number}`,
     author: signedBy.firm,
@@ -33,6 +41,14 @@ export async function packPdf(content: PackContent, signedBy: SignedBy, label: P
       ]),
       [WIDTH * 0.28, WIDTH * 0.38, WIDTH * 0.34],
     );
+  }
+  if (content.lineup.rows.length > 0) {
+    page.heading(2, 'Supply line-up, from the street');
+    drawLineupOn(page, content.lineup);
+  }
+  if (content.photos.length > 0) {
+    page.heading(2, 'Photographs');
+    photosOn(page, content.photos, pictures);
   }
   if (content.missing.length > 0) {
     page.heading(2, 'Not known when signed');

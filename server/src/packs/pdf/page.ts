@@ -94,6 +94,27 @@ export class Page {
     table.end();
   }
 
+  /**
+   * Something drawn rather than written, with words for those who cannot see it: `draw` gets the document with its
+   * origin moved to where there is room for the height given.
+   */
+  drawn(height: number, alt: string, draw: (doc: PDFKit.PDFDocument) => void, x = MARGIN): void {
+    this.room(height);
+    const element = this.doc.struct('Figure', { alt }, () => {
+      this.doc.save().translate(x, this.y);
+      draw(this.doc);
+      this.doc.restore();
+    });
+    this.root.add(element);
+    element.end();
+    this.y += height;
+  }
+
+  /** How much of this page is left, in points. */
+  get left(): number {
+    return this.doc.page.height - FOOT - this.y;
+  }
+
   /** Writes the foot of every page and closes the document; the finished bytes. */
   async finish(foot: (page: number, pages: number) => string): Promise<Buffer> {
     const { start, count } = this.doc.bufferedPageRange();

@@ -1,0 +1,61 @@
+import { groupedMeterPoint, meterPoint } from '../route/meter-point';
+import type { Survey } from '../survey/survey';
+import type { Assessment } from '../assessment';
+import type { SignedBy } from './compose';
+
+export interface Letter {
+  readonly subject: string;
+  readonly body: string;
+}
+
+/**
+ * The question to the operator what fuse is in the cut-out, ready to send: site, meter point, what was seen and which
+ * photographs show it. It asks; it claims nothing.
+ */
+export function fuseRatingLetter(
+  survey: Survey,
+  { supply }: Assessment,
+  from: Pick<SignedBy, 'firm' | 'name' | 'registration'>,
+  jobNumber: string,
+): Letter {
+  const { place } = survey;
+  const device = survey.supply.nodes.find(({ id }) => id === supply.deviceId);
+  const number = meterPoint(place.meterPointNumber);
+  const address = [place.addressLine1, place.addressLine2, place.town, place.postcode].filter(Boolean).join(', ');
+  const seen = [
+    device?.holderMaximumA === undefined ? '' : `The carrier is moulded ${device.holderMaximumA} A at most.`,
+    device?.ratingA === undefined || supply.ratingEstablished ? '' : `${device.ratingA} A was stated, and not seen.`,
+    device?.evidenceNote ?? '',
+    'The seal was not broken and nothing of yours was opened.',
+  ].filter((line) => line !== '');
+  const photos = survey.photos
+    .map((photo, at) => ({ photo, number: at + 1 }))
+    .filter(({ photo }) => photo.subject === 'node' && photo.subjectId === device?.id)
+    .map(({ photo, number: at }) => `Photograph ${at}: ${photo.caption ?? 'the cut-out'}`);
+  const wanted = survey.proposals.map(({ label, ratedA }) =>
+    [label ?? 'vehicle charger', ratedA === undefined ? '' : `${ratedA} A`].filter(Boolean).join(', '),
+  );
+  return {
+    subject: `Cut-out fuse rating, ${address || 'site below'}${number.state === 'good' ? `, MPAN ${number.core}` : ''}`,
+    body: [
+      `To ${place.operatorName ?? 'the network operator'}`,
+      '',
+      'Please tell us the rating of the fuse in the cut-out at this supply, and whether the service is its own or shared.',
+      '',
+      `Site: ${address || 'not recorded yet'}`,
+      `Meter point number (MPAN): ${number.state === 'good' ? groupedMeterPoint(number.core) : (place.meterPointNumber ?? 'not recorded yet')}`,
+      `Customer: ${place.customerName ?? 'not recorded yet'}`,
+      ...(wanted.length > 0 ? [`To be connected: ${wanted.join('; ')}`] : []),
+      '',
+      'What was seen:',
+      ...seen.map((line) => `- ${line}`),
+      ...(photos.length > 0 ? ['', 'Photographs with this message:', ...photos.map((line) => `- ${line}`)] : []),
+      '',
+      `Until you reply we reckon with ${supply.rating.value ?? 'no'} A and connect nothing that rests on more.`,
+      '',
+      [from.name, from.firm, from.registration].filter(Boolean).join(', '),
+      `Our reference: ${jobNumber}`,
+      '',
+    ].join('\n'),
+  };
+}

@@ -1,0 +1,34 @@
+import type { PerPhase } from '../assessment';
+import type { Figure } from '../worked';
+
+/** A line of the document: what it is, what it says, and how that is known. */
+export interface Row {
+  readonly label: string;
+  readonly value: string;
+  readonly note?: string;
+}
+
+export interface Section {
+  readonly title: string;
+  readonly rows: readonly Row[];
+}
+
+export const NOT_KNOWN = 'Not known';
+
+/** A figure as people read it: amperes to one decimal, never without its unit. */
+export function figureText({ value, unit, bound, why }: Figure): string {
+  if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
+  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(unit === 'kVA' ? 2 : 1)} ${unit}`;
+}
+
+/** A figure for each phase in one line. */
+export function phasesText(figures: PerPhase): string {
+  const entries = Object.entries(figures);
+  return entries.map(([phase, figure]) => `${entries.length > 1 ? `${phase} ` : ''}${figureText(figure)}`).join(' · ');
+}
+
+/** One line of a section; what is not known says so. */
+export function row(label: string, value: string | number | undefined, note?: string): Row {
+  const text = value === undefined || value === '' ? NOT_KNOWN : String(value);
+  return { label, value: text, ...(note ? { note } : {}) };
+}

@@ -1,0 +1,115 @@
+import type { Assessment } from '../assessment';
+import { ARRANGEMENT_NAMES } from '../earthing/arrangement';
+import { FAULT_NAMES, overrideOf } from '../intake/condition';
+import { LOOP_SIGN_NAMES } from '../intake/loop-status';
+import { READING_FORMS, readingText } from '../intake/readings';
+import type { Survey } from '../survey/survey';
+import type { SupplyNode } from '../survey/supply';
+import { NODE_NAMES } from '../survey/words';
+import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
+
+/** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */
+const LOOP_WORDS = {
+  'not-looped': 'Not looped',
+  'feeds-next-door': 'Looped: feeds next door',
+  'fed-from-next-door': 'Looped: fed from next door',
+  unknown: NOT_KNOWN,
+} as const;
+
+export function supplySection(survey: Survey, { supply, nodes }: Assessment): Section {
+  const { intake, earthing } = survey;
+  const device = survey.supply.nodes.find(({ id }) => id === supply.deviceId);
+  const cutOut = survey.supply.nodes.find(({ kind }) => kind === 'cut-out');
+  const looks = { fine: 'Looked at, fine', 'not-fine': 'Looked at, not fine', 'could-not-see': 'Could not be seen' };
+  return {
+    title: 'Existing supply',
+    rows: [
+      row('Phases', survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single'),
+      row(
+        device?.kind === 'switch-fuse'
+          ? `${device.label ?? NODE_NAMES[device.kind]} (solid link at the head)`
+          : 'Cut-out fuse',
+        supply.ratingEstablished
+          ? `${supply.rating.value ?? ''} A`
+          : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
+        `Evidence: ${supply.evidence ?? 'none'}${device?.evidenceNote ? `; ${device.evidenceNote}` : ''}`,
+      ),
+      ...(cutOut?.holderMaximumA === undefined ? [] : [row('Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
+      ...nodes
+        .filter(({ id, kind }) => id !== supply.deviceId && kind !== 'service')
+        .flatMap(({ id, label, ratingA }) => chainRow(survey, id, label, ratingA)),
+      row(
+        'Loop status',
+        intake.loop.status && LOOP_WORDS[intake.loop.status],
+        intake.loop.evidence?.replaceAll('-', ' '),
+      ),
+      ...loopRows(survey, supply.sharedService),
+      row('Condition', intake.look ? looks[intake.look] : guidedWords(survey)),
+      ...intake.faults.flatMap(faultRows),
+      row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
+      ...(earthing.zeOhm === undefined ? [] : [row('Ze, highest reading', `${earthing.zeOhm} Ω`)]),
+      ...(earthing.electrodeOhm === undefined ? [] : [row('Electrode', `${earthing.electrodeOhm} Ω`)]),
+    ],
+  };
+}
+
+function chainRow(survey: Survey, id: string, label: string, ratingA: number | null): Row[] {
+  const node = survey.supply.nodes.find((each) => each.id === id);
+  const cable = node && cableText(node);
+  if (ratingA === null && !cable) return [];
+  return [row(label, ratingA === null ? undefined : `${ratingA} A`, cable ? `Fed by ${cable}` : undefined)];
+}
+
+function cableText({ cable }: SupplyNode): string {
+  if (!cable) return '';
+  const { type, sizeMm2, lengthM, laid } = cable;
+  return [
+    sizeMm2 === undefined ? '' : `${sizeMm2} mm²`,
+    type?.replace('-', ' ') ?? '',
+    lengthM === undefined ? '' : `${lengthM} m`,
+    laid?.replace('-', ' ') ?? '',
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}
+
+/** The arithmetic of a shared service, the neighbour's part marked as what it is. */
+function loopRows(survey: Survey, shared: Assessment['supply']['sharedService']): Row[] {
+  const seen = (survey.intake.loop.signs ?? []).filter(({ answer }) => answer === 'not-fine');
+  const signs = seen.length > 0 ? [row('Signs seen', seen.map(({ id }) => LOOP_SIGN_NAMES[id]).join('; '))] : [];
+  if (!shared?.known) return signs;
+  return [
+    ...signs,
+    row('Neighbours’ demand', figureText(shared.neighbour), shared.neighbourAssumed ? 'Assumed' : 'Entered'),
+    row('Shared service, all properties after', phasesText(shared.after), `against ${figureText(shared.rating)}`),
+  ];
+}
+
+function guidedWords({ intake }: Survey): string | undefined {
+  const looks = intake.looks ?? [];
+  if (looks.length === 0) return undefined;
+  const unseen = looks.filter(({ answer }) => answer === 'could-not-see').length;
+  return `Looked over fault by fault: ${looks.length} answered${unseen > 0 ? `, ${unseen} could not be seen` : ''}`;
+}
+
+/** A fault, and with it, never apart from it, who overrode the hold it put on the job. */
+function faultRows(fault: Survey['intake']['faults'][number]): Row[] {
+  const override = overrideOf(fault);
+  const words = [FAULT_NAMES[fault.fault], fault.grade?.replaceAll('-', ' ') ?? 'not graded', fault.note];
+  return [
+    row('Fault', words.filter(Boolean).join(', ')),
+    ...(override ? [row('Hold overridden', `by ${override.by}`, override.reason)] : []),
+  ];
+}
+
+/** What was measured, with what, by whom and when. */
+export function readingsSection({ readings, supply }: Survey): Section {
+  const rows = readings.map((reading) => {
+    const at = supply.nodes.find(({ id }) => id === reading.nodeId);
+    const where = at && (at.label ?? NODE_NAMES[at.kind]);
+    const name = [READING_FORMS[reading.kind].name, reading.phase, where && `at ${where}`].filter(Boolean).join(', ');
+    const by = [reading.instrument, reading.takenBy, reading.takenAt?.slice(0, 10), reading.note];
+    return row(name, reading.value === undefined ? NOT_KNOWN : readingText(reading), by.filter(Boolean).join('; '));
+  });
+  return { title: 'Readings', rows };
+}
