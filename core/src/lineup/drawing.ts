@@ -78,9 +78,11 @@ interface Place {
 }
 
 const SYMBOL = 26;
+/** Room beside the line for the wedge that draws it in. */
+const MARGIN = 16;
 
 function centre(row: LineupRow, at: number, { laneWidth, height, narrow }: Place): { x: number; y: number } {
-  return { x: 8 + SYMBOL / 2 + row.lane * laneWidth, y: at * height + (narrow ? 24 : height / 2) };
+  return { x: MARGIN + SYMBOL / 2 + row.lane * laneWidth, y: at * height + (narrow ? 24 : height / 2) };
 }
 
 /** The line into a node: down from what feeds it, then across where it stands to the side. */
@@ -96,10 +98,10 @@ function rowMarks(row: LineupRow, at: number, place: Place): Mark[] {
   const { narrow, width, height } = place;
   const top = at * height;
   const { x, y } = centre(row, at, place);
-  const left = x + SYMBOL / 2 + 10;
+  const left = x + SYMBOL / 2 + 15;
   const bar = narrow
     ? { x: left, y: top + 58, width: width - left - 12 }
-    : { x: width * 0.5, y: top + 13, width: width * 0.5 - 118 };
+    : { x: width * 0.47, y: top + 11, width: width * 0.53 - 134 };
   const words = narrow ? width - left - 100 : bar.x - left - 12;
   return [
     ...(row.weakest ? weakestFrame(top, place) : []),
@@ -130,10 +132,10 @@ function weakestFrame(top: number, { width, height }: Place): Mark[] {
 
 /** The line drawn in at its narrowest: a wedge from either side. */
 function pinch(x: number, y: number): Mark[] {
-  const [reach, half] = [SYMBOL / 2 + 9, 8];
+  const [reach, half] = [SYMBOL / 2 + 12, 9];
   return [
-    { kind: 'path', d: `M${x - reach} ${y - half}l9 ${half}l-9 ${half}z`, fill: 'hold' },
-    { kind: 'path', d: `M${x + reach} ${y - half}l-9 ${half}l9 ${half}z`, fill: 'hold' },
+    { kind: 'path', d: `M${x - reach} ${y - half}l11 ${half}l-11 ${half}z`, fill: 'hold' },
+    { kind: 'path', d: `M${x + reach} ${y - half}l-11 ${half}l11 ${half}z`, fill: 'hold' },
   ];
 }
 
@@ -155,13 +157,17 @@ function placed(d: string, x: number, y: number): string {
 
 /** The rating, its evidence mark, the conductors into it, and what is still open. */
 function ratingMarks(row: LineupRow, left: number, y: number, words: number): Mark[] {
-  const rating = row.ratingA === null ? 'rating ?' : `${row.ratingA} A${row.ratingSure ? '' : ' fallback'}`;
+  const unmarked = row.kind === 'service' ? 'operator’s' : 'rating ?';
+  const rating = row.ratingA === null ? unmarked : `${row.ratingA} A${row.ratingSure ? '' : ' fallback'}`;
   const strokes = row.evidence === null ? [] : evidenceMarks(row, left + rating.length * 7.9 + 8, y);
   const open = [row.toDo > 0 ? `${row.toDo} to do` : '', row.toAsk > 0 ? `${row.toAsk} to ask` : ''];
   const more = [row.cable, ...open].filter((part) => part !== '').join(' · ');
   const at = left + rating.length * 7.9 + (strokes.length > 0 ? 36 : 10);
   return [
-    text(left, y, rating, 13, row.ratingA === null ? 'hold' : 'ink', { figures: true, bold: true }),
+    text(left, y, rating, 13, row.ratingA !== null ? 'ink' : row.kind === 'service' ? 'quiet' : 'hold', {
+      figures: true,
+      bold: true,
+    }),
     ...strokes,
     text(at, y, fitted(more, words - (at - left), 12.5), 12.5, 'quiet'),
   ];
@@ -230,22 +236,24 @@ function barMarks(row: LineupRow, bar: { x: number; y: number; width: number }, 
 
 /** Demand now and after, and what is left: beside the bar, or at the end of the first line on a narrow drawing. */
 function headroomMarks(row: LineupRow, right: number, top: number, narrow: boolean): Mark[] {
-  const left = row.headroomA === null ? '? left' : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over' : 'left'}`;
+  const left = row.headroomA === null ? 'left: ?' : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over' : 'left'}`;
   const demand = `${bare(row.nowA)} → ${bare(row.afterA)} A`;
-  const flag = row.weakest ? 'weakest' : '';
   const ink: Ink = row.over ? 'hold' : row.headroomA === null ? 'quiet' : 'left';
-  const size = row.weakest ? 17 : 14.5;
+  const figures = { bold: true, figures: true, end: true };
+  const flag = row.weakest ? weakestFlag(right, top + (narrow ? 31 : 35)) : [];
+  const under = narrow ? { x: right - (row.weakest ? 70 : 0), y: top + 43 } : { x: right - 126, y: top + 50 };
   return [
-    text(right, top + (narrow ? 22 : 24), left, narrow ? Math.min(size, 15.5) : size, ink, {
-      bold: true,
-      figures: true,
-      end: true,
-    }),
-    text(right, top + (narrow ? 43 : 45), narrow ? demand : flag === '' ? '' : flag, 12.5, narrow ? 'quiet' : 'hold', {
-      end: true,
-      bold: !narrow,
-    }),
-    ...(narrow ? [] : [text(right - 112, top + 50, demand, 12, 'quiet', { figures: true, end: true })]),
+    text(right, top + (narrow ? 22 : 24), left, narrow ? 14.5 : row.weakest ? 17 : 14.5, ink, figures),
+    text(under.x, under.y, demand, 12, 'quiet', { figures: true, end: true }),
+    ...flag,
+  ];
+}
+
+/** The word, on a ground of its own. */
+function weakestFlag(right: number, top: number): Mark[] {
+  return [
+    { kind: 'rect', x: right - 62, y: top, width: 62, height: 18, fill: 'ink', round: 3 },
+    text(right - 7, top + 13.5, 'weakest', 12.5, 'paper', { bold: true, end: true }),
   ];
 }
 
@@ -268,8 +276,8 @@ function text(
   return { kind: 'text', x, y, text: words, size, ink, ...more };
 }
 
-/** As much of a text as a width surely holds: letters are taken as a little over half as wide as high. */
+/** As much of a text as a width surely holds: letters are taken as half as wide as high. */
 function fitted(words: string, width: number, size: number): string {
-  const most = Math.max(0, Math.floor(width / (size * 0.55)));
+  const most = Math.max(0, Math.floor(width / (size * 0.51)));
   return words.length <= most ? words : `${words.slice(0, Math.max(0, most - 1)).trimEnd()}…`;
 }

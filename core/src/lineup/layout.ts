@@ -1,8 +1,8 @@
 import type { Assessment, NodeAssessment, PerPhase } from '../assessment';
 import type { SupplyNode } from '../survey/supply';
-import type { Evidence, NodeKind } from '../survey/words';
+import type { Evidence, NodeKind, Phase } from '../survey/words';
 import type { Survey } from '../survey/survey';
-import { supplyTree, type TreeNode } from '../tree/supply-tree';
+import { phaseAt, supplyTree, type TreeNode } from '../tree/supply-tree';
 
 /** What one phase carries at a node, for its bar. */
 export interface PhaseBar {
@@ -81,7 +81,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       ratingA: found?.ratingA ?? null,
       evidence: isDevice ? assessment.supply.evidence : (node.evidence ?? null),
       ratingSure: isDevice ? assessment.supply.ratingEstablished : node.ratingA !== undefined,
-      bars: barsOf(found),
+      bars: barsOf(found, phaseAt(here)),
       nowA: most(found?.before),
       afterA: most(found?.managed ?? found?.after),
       headroomA,
@@ -99,13 +99,17 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
   return { rows, lanes, scaleA: Math.max(20, Math.ceil((Math.max(0, ...amperes) * 1.08) / 10) * 10) };
 }
 
-function barsOf(found: NodeAssessment | undefined): PhaseBar[] {
+/** A bar for each phase; one only where the node is on one line of several. */
+function barsOf(found: NodeAssessment | undefined, line: Phase | undefined): PhaseBar[] {
   if (!found) return [];
   const after = found.managed ?? found.after;
-  return (Object.keys(found.after) as (keyof PerPhase)[]).map((phase) => ({
-    nowA: found.before[phase]?.value ?? null,
-    afterA: after[phase]?.value ?? null,
-  }));
+  const phases = Object.keys(found.after) as Phase[];
+  return phases
+    .filter((phase) => line === undefined || phases.length === 1 || phase === line)
+    .map((phase) => ({
+      nowA: found.before[phase]?.value ?? null,
+      afterA: after[phase]?.value ?? null,
+    }));
 }
 
 function least(figures: PerPhase | undefined): number | null {

@@ -29,7 +29,7 @@ import {
   type RcdType,
 } from './words';
 
-/** The conductors that come into a node from what feeds it. */
+/** The conductors that come into a node from what feeds it; of a device or feeder, the cable it protects. */
 export class Cable {
   @OneOf(CABLE_TYPES) type?: CableType;
   @Quantity('mm²', 0.5, 1000) sizeMm2?: number;

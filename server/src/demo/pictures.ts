@@ -30,7 +30,7 @@ const cutOut = (carrier: string, more = ''): string => `${backboard}
 const DRAWINGS = {
   'cut-out': cutOut(
     '#55575c',
-    '<text x="600" y="384" font-size="52" font-weight="bold" text-anchor="middle" fill="#20242a" font-family="sans-serif">100 A</text>',
+    '<text x="600" y="381" font-size="40" font-weight="bold" text-anchor="middle" fill="#20242a" font-family="sans-serif">100 A</text>',
   ),
   scorched: cutOut(
     '#6b4326',

@@ -1,4 +1,4 @@
-import { CircleHelp, LogOut } from 'lucide-react';
+import { CircleHelp, Gauge, LogOut } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -27,6 +27,17 @@ const Home = styled(Link)`
   font-weight: 700;
   font-size: 1.08rem;
   text-decoration: none;
+`;
+
+const Bench = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 0.4rem;
+  text-decoration: none;
+  min-height: 44px;
+  min-width: 44px;
+  color: var(--ink);
 `;
 
 const Wide = styled.span`
@@ -72,6 +83,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
           <Wide>{me.firm}</Wide>
         </span>
+        <Bench to="/instruments">
+          <Gauge size={19} aria-hidden /> <Wide>Instruments</Wide>
+        </Bench>
         <LightSwitch />
         <BareButton
           aria-label="Keyboard shortcuts"

@@ -12,6 +12,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl+Y', 'Redo in the survey'],
   ['[', 'Station before'],
   [']', 'Station after'],
+  ['g p', 'Photographs of the survey'],
   ['g h', 'History of the survey'],
   ['Esc', 'Put a sheet away'],
 ];

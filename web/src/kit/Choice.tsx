@@ -47,6 +47,8 @@ export interface ChoiceOption<V extends string> {
   readonly label: string;
   readonly note?: string;
   readonly mark?: React.ReactNode;
+  /** What it looks like, above its note. */
+  readonly picture?: React.ReactNode;
 }
 
 export interface ChoiceProps<V extends string> {
@@ -82,6 +84,7 @@ export function Choice<V extends string>({ label, value, options, onChange, help
                 <span style={{ fontWeight: 600 }}>
                   {option.mark} {option.label}
                 </span>
+                {option.picture}
                 {option.note !== undefined && <FieldHelp>{option.note}</FieldHelp>}
               </span>
             </Tile>

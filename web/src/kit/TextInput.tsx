@@ -19,7 +19,10 @@ export interface TextInputProps {
   readonly onChange: (value: string) => void;
   readonly help?: string | undefined;
   readonly fault?: string | undefined;
-  readonly type?: 'text' | 'email' | 'tel' | 'password' | 'search';
+  readonly type?: 'text' | 'email' | 'tel' | 'password' | 'search' | 'date';
+  readonly isReadOnly?: boolean;
+  /** How many lines are seen at once, of several. */
+  readonly rows?: number;
   readonly inputMode?: 'numeric' | 'text';
   readonly autoComplete?: string;
   readonly lines?: boolean;
@@ -42,11 +45,12 @@ export function TextInput(props: TextInputProps) {
       {...(props.autoComplete ? { autoComplete: props.autoComplete } : { autoComplete: 'off' })}
       {...(maxLength === undefined ? {} : { maxLength })}
       {...(autoFocus === undefined ? {} : { autoFocus })}
+      isReadOnly={props.isReadOnly ?? false}
     >
       <Label>
         <FieldLabel>{label}</FieldLabel>
       </Label>
-      {lines ? <Area rows={3} /> : <Box />}
+      {lines ? <Area rows={props.rows ?? 3} /> : <Box />}
       <FieldFoot help={help} fault={fault} />
     </TextField>
   );

@@ -2,22 +2,26 @@ import type { Station } from '@keen-gauge/core/finding';
 import { useSurvey } from '../survey/SurveyContext';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
-import { ASK_WORDS, STATION_NAMES } from './station-names';
+import { UploadList } from '../photos/UploadList';
+import { OpenHere } from './OpenHere';
+import { STATION_NAMES } from './station-names';
 
 /** A station’s heading, what it is for, its own fields, and what is still open there. */
 export function StationFrame({
   station,
   lead,
   children,
+  openHere = true,
 }: {
   readonly station: Station;
   readonly lead: string;
   readonly children: React.ReactNode;
+  /** Whether what is still open stands at the end; a station with a better place for it says no. */
+  readonly openHere?: boolean;
 }) {
   const { assessment } = useSurvey();
   const findings = assessment.findings.filter((finding) => finding.station === station);
   const dangers = findings.filter(({ grade }) => grade === 'danger');
-  const others = findings.filter(({ grade }) => grade !== 'danger');
   return (
     <Stack>
       <div>
@@ -31,19 +35,9 @@ export function StationFrame({
           <strong style={{ color: 'var(--ink)' }}>{finding.remedy}</strong>
         </Notice>
       ))}
+      <UploadList />
       {children}
-      {others.length > 0 && (
-        <Stack as="section" aria-label="Still open here" style={{ '--gap': '0.5rem' }}>
-          <h2>Still open here</h2>
-          {others.map((finding, index) => (
-            <Notice key={index} kind={finding.grade} title={finding.title}>
-              {finding.remedy}
-              {finding.askOf && finding.grade === 'ask' && ` Who knows: ${ASK_WORDS[finding.askOf]}.`}
-              {finding.source && ` Source: ${finding.source}.`}
-            </Notice>
-          ))}
-        </Stack>
-      )}
+      {openHere && <OpenHere station={station} />}
     </Stack>
   );
 }

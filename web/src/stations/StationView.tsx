@@ -4,6 +4,7 @@ import { Waiting } from '../app/Waiting';
 import { ChargerStation } from './charger/ChargerStation';
 import { CutOutStation } from './cut-out/CutOutStation';
 import { EarthingStation } from './earthing/EarthingStation';
+import { LineupStation } from './line-up/LineupStation';
 import { LoadsStation } from './loads/LoadsStation';
 import { LoopStation } from './loop/LoopStation';
 import { PlaceStation } from './place/PlaceStation';
@@ -20,6 +21,8 @@ export function StationView({ station }: { readonly station: Station }) {
       return <CutOutStation />;
     case 'loop':
       return <LoopStation />;
+    case 'line-up':
+      return <LineupStation />;
     case 'earthing':
       return <EarthingStation />;
     case 'loads':

@@ -2,6 +2,7 @@ import { jsonPath, valueAt, type Path, type Value } from '@keen-gauge/core/recor
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { Choice, type ChoiceOption } from '../kit/Choice';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
+import { Select } from '../kit/Select';
 import { TextInput, type TextInputProps } from '../kit/TextInput';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 
@@ -72,6 +73,31 @@ export function BoundChoice<V extends string>({
       {...rest}
       options={options}
       value={options.find((option) => option.value === value)?.value}
+      onChange={(next) => {
+        set(path, next);
+      }}
+    />
+  );
+}
+
+/** One of many, from a list that opens. */
+export function BoundSelect<V extends string>({
+  path,
+  label,
+  options,
+}: {
+  readonly path: Path;
+  readonly label: string;
+  readonly options: readonly { readonly value: V; readonly label: string }[];
+}) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
+  return (
+    <Select
+      label={label}
+      value={options.find((option) => option.value === value)?.value}
+      options={options}
       onChange={(next) => {
         set(path, next);
       }}

@@ -5,6 +5,7 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   place: 'Place and meter point',
   'cut-out': 'Intake and cut-out',
   loop: 'Loop',
+  'line-up': 'Line-up',
   earthing: 'Earthing',
   loads: 'Loads',
   charger: 'New charger',

@@ -5,6 +5,7 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import { createContext, useContext } from 'react';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
+import type { UploadQueue } from '../photos/upload-queue';
 import type { SurveyState, SurveyStore } from './survey-store';
 
 export interface SurveyAtHand {
@@ -15,6 +16,8 @@ export interface SurveyAtHand {
   readonly survey: Survey;
   readonly assessment: Assessment;
   readonly pack: RulePack;
+  /** Pictures on their way in. */
+  readonly uploads: UploadQueue;
 }
 
 const Context = createContext<SurveyAtHand | null>(null);

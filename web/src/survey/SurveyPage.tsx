@@ -3,7 +3,7 @@ import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { missingItems } from '@keen-gauge/core/pack/missing';
 import { rulePack } from '@keen-gauge/core/rules/catalogue';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
-import { ArrowLeft, ArrowRight, History, ListTree, Redo2, Undo2 } from 'lucide-react';
+import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -16,6 +16,8 @@ import { Gauge } from '../gauge/Gauge';
 import { BareButton, Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Sheet } from '../kit/Sheet';
+import { PhotosView } from '../photos/PhotosView';
+import { useUploadQueue } from '../photos/use-upload-queue';
 import { STATION_NAMES } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
 import { Walk } from '../walk/Walk';
@@ -94,11 +96,15 @@ const RoundLink = styled(Link)`
   color: var(--ink);
 `;
 
+/** What can be looked at of a survey: its stations, and its photographs. */
+const VIEWS = [...STATIONS, 'photos'] as const;
+type View = Station | 'photos';
+
 /** One job’s survey. Opening another job, or trying again, starts afresh. */
 export default function SurveyPage() {
   const { jobId = '', station } = useParams();
   const [attempt, setAttempt] = useState(0);
-  const at = STATIONS.find((each) => each === station) ?? 'place';
+  const at = VIEWS.find((each) => each === station) ?? 'place';
   return (
     <OpeningSurvey
       key={`${jobId} ${attempt}`}
@@ -113,7 +119,7 @@ export default function SurveyPage() {
 
 interface OpeningProps {
   readonly jobId: string;
-  readonly station: Station;
+  readonly station: View;
   readonly onRetry: () => void;
 }
 
@@ -142,7 +148,7 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
       </Page>
     );
   if (opening.kind === 'opening' || !job) return <Waiting what="Opening the survey …" />;
-  return <SurveyView job={job} me={me} store={opening.store} station={station} />;
+  return <SurveyView job={job} me={me} store={opening.store} look={opening.look} station={station} />;
 }
 
 /** The walk, the gauge, and the station at hand. */
@@ -150,12 +156,14 @@ function SurveyView({
   job,
   me,
   store,
+  look,
   station,
 }: {
   readonly job: Job;
   readonly me: Me;
   readonly store: SurveyStore;
-  readonly station: Station;
+  readonly look: () => void;
+  readonly station: View;
 }) {
   const state = useSyncExternalStore(store.subscribe, store.get);
   const { survey } = state;
@@ -164,8 +172,9 @@ function SurveyView({
   const missing = useMemo(() => missingItems(survey, assessment).length, [survey, assessment]);
   const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
-  const index = STATIONS.indexOf(station);
-  const [before, after] = [STATIONS[index - 1], STATIONS[index + 1]];
+  const uploads = useUploadQueue(job.id, me.id, look);
+  const index = STATIONS.findIndex((each) => each === station);
+  const [before, after] = index < 0 ? [] : [STATIONS[index - 1], STATIONS[index + 1]];
   const main = useRef<HTMLElement>(null);
   const first = useRef(true);
 
@@ -182,6 +191,7 @@ function SurveyView({
     ']': () => {
       if (after) void navigate(`/jobs/${job.id}/${after}`);
     },
+    'g p': () => void navigate(`/jobs/${job.id}/photos`),
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
@@ -205,8 +215,8 @@ function SurveyView({
   }, [store]);
 
   const here = useMemo(
-    () => ({ job, me, store, state, survey, assessment, pack }),
-    [job, me, store, state, survey, assessment, pack],
+    () => ({ job, me, store, state, survey, assessment, pack, uploads }),
+    [job, me, store, state, survey, assessment, pack, uploads],
   );
   return (
     <SurveyProvider value={here}>
@@ -238,6 +248,13 @@ function SurveyView({
           >
             <Redo2 size={19} aria-hidden />
           </BareButton>
+          <RoundLink
+            to={`/jobs/${job.id}/photos`}
+            aria-label={`Photographs: ${survey.photos.length}`}
+            aria-current={station === 'photos' ? 'page' : undefined}
+          >
+            <Images size={19} aria-hidden />
+          </RoundLink>
           <RoundLink to={`/jobs/${job.id}/history`} aria-label="History">
             <History size={19} aria-hidden />
           </RoundLink>
@@ -257,7 +274,7 @@ function SurveyView({
                   Expected: {fault.expected}. Undo or correct it; nothing typed is lost.
                 </Notice>
               ))}
-              <StationView station={station} />
+              {station === 'photos' ? <PhotosView /> : <StationView station={station} />}
               <Steps aria-label="Stations before and after" className="no-print">
                 {before ? (
                   <StepLink to={`/jobs/${job.id}/${before}`}>
@@ -289,7 +306,8 @@ function SurveyView({
             setWalking(true);
           }}
         >
-          <ListTree size={20} aria-hidden /> {index + 1} of {STATIONS.length}: {STATION_NAMES[station]}
+          <ListTree size={20} aria-hidden />{' '}
+          {station === 'photos' ? 'Photographs' : `${index + 1} of ${STATIONS.length}: ${STATION_NAMES[station]}`}
         </BareButton>
         {after ? (
           <RoundLink to={`/jobs/${job.id}/${after}`} aria-label={`Station after: ${STATION_NAMES[after]}`}>

@@ -13,14 +13,22 @@ const NAMES: Readonly<Record<string, string>> = {
   declaration: 'Declaration',
   nodes: 'nodes',
   faults: 'faults',
+  readings: 'Readings',
+  photos: 'Photographs',
+  looks: 'looked for',
+  signs: 'signs',
+  checks: 'checks',
+  marks: 'marks',
 };
+
+const UNITS: Readonly<Record<string, string>> = { Ohm: 'Ω', Mm2: 'mm²', Ma: 'mA', M: 'm' };
 
 /** A field's name out of its key: `meterPointNumber` becomes “meter point number”, `ratingA` “rating (A)”. */
 function fieldName(key: string): string {
-  const unit = /(?<=[a-z])(A|W|VA|Ohm)$/.exec(key)?.[1];
+  const unit = /(?<=[a-z])(A|W|VA|Ohm|Mm2|Ma|M)$/.exec(key)?.[1];
   const bare = unit ? key.slice(0, -unit.length) : key;
   const words = bare.replace(/([A-Z])/g, ' $1').toLowerCase();
-  return unit ? `${words} (${unit === 'Ohm' ? 'Ω' : unit})` : words;
+  return unit ? `${words} (${UNITS[unit] ?? unit})` : words;
 }
 
 /** Where a change is: “Place: postcode”, “Loads: cooker: power (W)”. */
@@ -39,7 +47,12 @@ export function valueWords(value: Value | undefined): string {
   if (value === undefined) return 'not known';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value !== 'object') return String(value);
-  if ('label' in value && typeof value.label === 'string') return value.label;
+  for (const name of ['label', 'caption', 'fileName'])
+    if (name in value) {
+      const words = (value as Readonly<Record<string, Value>>)[name];
+      if (typeof words === 'string') return words;
+    }
+  if ('answer' in value && typeof value.answer === 'string') return value.answer.replaceAll('-', ' ');
   if ('class' in value && typeof value.class === 'string') return value.class.replaceAll('-', ' ');
   if ('kind' in value && typeof value.kind === 'string') return value.kind.replaceAll('-', ' ');
   return Array.isArray(value) ? `${value.length} entries` : 'several fields';

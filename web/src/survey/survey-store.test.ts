@@ -51,6 +51,25 @@ describe('a survey being worked on', () => {
     expect(kept.at(-1)).toBeNull();
   });
 
+  it('makes the list or part a field belongs in where there is none yet, and nothing out of a field of what is gone', () => {
+    const { store } = bench(() => saved(2));
+    const node = (): unknown => store.get().survey.supply.nodes[0];
+    store.set(['supply', 'nodes', 'cut-out', 'cable', 'sizeMm2'], 25);
+    store.set(['supply', 'nodes', 'cut-out', 'checks', 'isolator'], { id: 'isolator', answer: 'fine' });
+    store.set(['supply', 'nodes', 'cut-out', 'checks', 'tails-size'], { id: 'tails-size', answer: 'not-fine' });
+    expect(node()).toMatchObject({
+      cable: { sizeMm2: 25 },
+      checks: [
+        { id: 'isolator', answer: 'fine' },
+        { id: 'tails-size', answer: 'not-fine' },
+      ],
+    });
+    store.set(['supply', 'nodes', 'gone', 'label'], 'x');
+    expect(store.get().survey.supply.nodes).toHaveLength(1);
+    for (let step = 0; step < 3; step += 1) store.undo();
+    expect(node()).toEqual({ id: 'cut-out', kind: 'cut-out' });
+  });
+
   it('takes typing in one field as one step of undo, and redoes it', () => {
     const { store } = bench(() => saved(2));
     for (const town of ['N', 'Ne', 'Net']) store.set(['place', 'town'], town);

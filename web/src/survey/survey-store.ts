@@ -114,8 +114,9 @@ export class SurveyStore {
     this.closed = true;
   }
 
-  /** Sets one field; undefined makes it not known. */
-  set(path: Path, value: Value | undefined): void {
+  /** Sets one field; undefined makes it not known. A part or list the field belongs in is made where there is none. */
+  set(at: Path, to: Value | undefined): void {
+    const { path, value } = placed(asValue(this.state.survey), at, to);
     const current = valueAt(asValue(this.state.survey), path);
     if (same(current, value)) return;
     const change: Change = {
@@ -285,6 +286,19 @@ export class SurveyStore {
     this.state = { ...this.state, head, survey: asSurvey(made.document), conflicts };
     this.tell();
   }
+}
+
+/** A value with the parts around it that are missing: in a list where it has an id, in an object otherwise. */
+function placed(document: Value, path: Path, value: Value | undefined): { path: Path; value: Value | undefined } {
+  const missing = path.findIndex((_key, at) => valueAt(document, path.slice(0, at + 1)) === undefined);
+  // A member that is not there is not made out of one of its fields.
+  const inList = Array.isArray(valueAt(document, path.slice(0, Math.max(0, missing))));
+  if (value === undefined || missing < 0 || missing === path.length - 1 || inList) return { path, value };
+  const wrapped = path.slice(missing + 1).reduceRight<Value>((inner, key) => {
+    const isMember = typeof inner === 'object' && 'id' in inner && inner.id === key;
+    return isMember ? [inner] : { [key]: inner };
+  }, value);
+  return { path: path.slice(0, missing + 1), value: wrapped };
 }
 
 /** An edit inside something the others removed: what is to be decided is whether the whole of it comes back. */

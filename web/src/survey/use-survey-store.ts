@@ -8,7 +8,7 @@ const LOOK_MS = 8000;
 
 export type Opening =
   | { readonly kind: 'opening' }
-  | { readonly kind: 'open'; readonly store: SurveyStore }
+  | { readonly kind: 'open'; readonly store: SurveyStore; readonly look: () => void }
   | { readonly kind: 'failed'; readonly error: Error };
 
 /** Opens a job's survey: the server's head, typing this browser kept, and an eye on what others save. */
@@ -18,18 +18,6 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
   useEffect(() => {
     let gone = false;
     let store: SurveyStore | undefined;
-    open(jobId, personId)
-      .then((opened) => {
-        if (gone) opened.close();
-        else {
-          store = opened;
-          setOpening({ kind: 'open', store: opened });
-        }
-      })
-      .catch((error: unknown) => {
-        if (!gone) setOpening({ kind: 'failed', error: error instanceof Error ? error : new Error(String(error)) });
-      });
-
     const look = (): void => {
       if (document.visibilityState !== 'visible' || !store) return;
       const looking = store;
@@ -41,6 +29,18 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
         () => undefined,
       );
     };
+    open(jobId, personId)
+      .then((opened) => {
+        if (gone) opened.close();
+        else {
+          store = opened;
+          setOpening({ kind: 'open', store: opened, look });
+        }
+      })
+      .catch((error: unknown) => {
+        if (!gone) setOpening({ kind: 'failed', error: error instanceof Error ? error : new Error(String(error)) });
+      });
+
     const back = (): void => store?.retry();
     const timer = setInterval(look, LOOK_MS);
     window.addEventListener('focus', look);

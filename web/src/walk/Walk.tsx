@@ -103,7 +103,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
 
 export interface WalkProps {
   readonly jobId: string;
-  readonly current: Station;
+  readonly current: Station | 'photos';
   readonly assessment: Assessment;
   /** How many items the pack still lacks. */
   readonly missing: number;

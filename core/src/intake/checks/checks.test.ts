@@ -141,7 +141,7 @@ describe('checks of the chain', () => {
       'a feeder of 20 A protects a 40 A board at its end',
       {},
       [
-        { id: 'f', kind: 'feeder', fedFrom: 'board', ratingA: 20 },
+        { id: 'f', kind: 'feeder', fedFrom: 'board', ratingA: 20, cable: { sizeMm2: 2.5, lengthM: 40 } },
         { id: 'shed', kind: 'board', fedFrom: 'f', ratingA: 40, enclosure: 'metal', place: 'indoors' },
       ],
       [],
@@ -197,6 +197,18 @@ describe('checks of the chain', () => {
     ],
   ])('answers: %s', (_what, meter, expected) => {
     expect(found(chain({ meter: { ratingA: undefined, ...meter } }))).toEqual(expected);
+  });
+
+  it('asks nothing about a neighbour’s part of the building, and still tells what the record shows of it', () => {
+    const flat = (more: Partial<SupplyNode> = {}): readonly SupplyNode[] => [
+      { id: 'sf', kind: 'switch-fuse', fedFrom: 'isolator', ratingA: 63, cable: { sizeMm2: 25, lengthM: 1 } },
+      { id: 'flat-meter', kind: 'meter', fedFrom: 'sf', ...more },
+    ];
+    expect(found(chain({}, flat()))).toEqual([]);
+    expect(found(chain({}, flat({ ratingA: 40 })))).toEqual(['meter-rating act flat-meter']);
+    const own = chain({}, flat());
+    own.proposals = [{ id: 'car', kind: 'vehicle-charger', limiter: {}, nodeId: 'flat-meter' }];
+    expect(found(own)).toEqual(['meter-rating ask flat-meter', 'isolator ask flat-meter']);
   });
 
   it('gives every check a question, and working to every failure with arithmetic in it', () => {

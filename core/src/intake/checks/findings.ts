@@ -1,6 +1,7 @@
 import type { Finding } from '../../finding';
 import type { Check } from '../../survey/words';
-import { below, type TreeNode } from '../../tree/supply-tree';
+import { nodeOf } from '../../tree/sets-below';
+import { below, hangsFrom, towardsStreet, type TreeNode } from '../../tree/supply-tree';
 import { acceptsNewDevice, boardPlace, enclosure, rcdShared, spareWay } from './boards';
 import { nameOf, type CheckFacts, type CheckRule } from './check';
 import { isolator, isolatorRating, mainSwitchRating, meterRating, rcdRating, splitBlockRating } from './ratings';
@@ -40,7 +41,19 @@ export function checksOf(here: TreeNode, facts: CheckFacts): CheckRule[] {
 export function checkFindings(facts: CheckFacts): Finding[] {
   const { tree } = facts;
   const chain = tree.device ? below(tree.device).slice(1) : tree.nodes;
-  return chain.flatMap((here) => checksOf(here, facts).flatMap((rule) => findingOf(here, rule, facts) ?? []));
+  return chain.flatMap((here) =>
+    checksOf(here, facts)
+      .flatMap((rule) => findingOf(here, rule, facts) ?? [])
+      .filter(({ grade }) => grade !== 'ask' || !isAnothers(here, facts)),
+  );
+}
+
+/** Behind a fuse of another supply than the one that is to feed the new equipment: a neighbour's flat is not asked about. */
+function isAnothers(here: TreeNode, { survey, tree }: CheckFacts): boolean {
+  if (survey.proposals.length === 0) return false;
+  const own = towardsStreet(here).find(({ node }) => node.kind === 'switch-fuse' || node.kind === 'cut-out');
+  if (!own || own === tree.device) return false;
+  return !survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), own));
 }
 
 function findingOf(here: TreeNode, rule: CheckRule, facts: CheckFacts): Finding | null {

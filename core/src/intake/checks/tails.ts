@@ -1,4 +1,4 @@
-import { protectiveAbove, towardsStreet, type TreeNode } from '../../tree/supply-tree';
+import { protectiveAbove, protects, towardsStreet, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, written } from '../../worked';
 import { HOLDS, nameOf, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict } from './check';
 
@@ -122,7 +122,9 @@ export const tailsSize: CheckRule = {
   source: 'BS 7671 433.1, 434.5; the rule pack’s limits',
   askOf: 'surveyor',
   applies: (here, facts) =>
-    endsTails(here, facts) || (here.node.cable?.sizeMm2 !== undefined && isUnprotected(here, facts.tree.device)),
+    endsTails(here, facts) ||
+    // A device's or feeder's cable is the one it protects itself.
+    (!protects(here) && here.node.cable?.sizeMm2 !== undefined && isUnprotected(here, facts.tree.device)),
   judge: judgeSize,
 };
 

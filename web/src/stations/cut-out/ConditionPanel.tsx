@@ -1,24 +1,41 @@
 import { FAULT_NAMES } from '@keen-gauge/core/intake/condition';
-import { FAULTS } from '@keen-gauge/core/survey/words';
-import { Plus, Trash2 } from 'lucide-react';
-import styled from 'styled-components';
-import { BareButton, Button } from '../../kit/Button';
-import { FieldGrid } from '../../kit/fields';
-import { Panel, Stack } from '../../kit/Panel';
-import { Select } from '../../kit/Select';
+import type { FaultLook } from '@keen-gauge/core/survey/intake';
+import { FAULTS, type Fault, type Look } from '@keen-gauge/core/survey/words';
+import { CheckCheck, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '../../kit/Button';
+import { LookChoice } from '../../kit/LookChoice';
+import { Panel, Row, Stack } from '../../kit/Panel';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundText, freshId } from '../bound';
+import { BoundChoice, freshId } from '../bound';
+import { FaultEditor } from './FaultEditor';
 
-const FaultBox = styled(Stack)`
-  --gap: 0.6rem;
-  border-left: 4px solid var(--line);
-  padding-left: 0.8rem;
-`;
+/** Faults to look for, in the order the eye goes: the head, its seal, what it is fixed to, the cable. */
+const GUIDED = FAULTS.filter((fault) => fault !== 'other');
 
-/** What the intake looks like: looked at or not, and each fault with its grade. */
+const GUIDED_WORDS: Partial<Readonly<Record<Look, string>>> = {
+  fine: 'Not there',
+  'not-fine': 'There',
+  'could-not-see': 'Could not see',
+};
+
+/** What the intake looks like: at a glance, or fault by fault; each fault with its grade and photograph. */
 export function ConditionPanel() {
-  const { survey } = useSurvey();
+  const { survey, store } = useSurvey();
   const set = useSet();
+  const [guided, setGuided] = useState((survey.intake.looks ?? []).length > 0);
+  const { faults, looks = [] } = survey.intake;
+  const answerOf = (fault: Fault): Look | undefined => looks.find(({ id }) => id === fault)?.answer;
+
+  /** One answer; a fault that is there gets an entry of its own to be graded in the same step. */
+  const answer = (fault: Fault, look: Look): void => {
+    const seen: FaultLook[] = [...looks.filter(({ id }) => id !== fault), { id: fault, answer: look }];
+    const recorded = faults.some((each) => each.fault === fault);
+    const added = look === 'not-fine' && !recorded ? [{ id: freshId('fault'), fault }] : [];
+    store.edit({ ...survey, intake: { ...survey.intake, looks: seen, faults: [...faults, ...added] } });
+  };
+  const open = GUIDED.filter((fault) => answerOf(fault) === undefined);
+
   return (
     <Panel aria-label="Condition">
       <h2>Condition</h2>
@@ -31,47 +48,47 @@ export function ConditionPanel() {
           { value: 'could-not-see', label: 'Could not see' },
         ]}
       />
-      {survey.intake.faults.map((fault) => {
-        const path = ['intake', 'faults', fault.id];
-        return (
-          <FaultBox key={fault.id}>
-            <FieldGrid>
-              <Select
-                label="Fault"
-                value={fault.fault}
-                options={FAULTS.map((value) => ({ value, label: FAULT_NAMES[value] }))}
-                onChange={(next) => {
-                  set([...path, 'fault'], next);
-                }}
-              />
-              <BoundText path={[...path, 'note']} label="What was seen" maxLength={500} />
-            </FieldGrid>
-            <BoundChoice
-              path={[...path, 'grade']}
-              label="How grave?"
-              tile="12rem"
-              options={[
-                { value: 'make-safe-now', label: 'Make safe now', note: 'Stop, keep clear, phone the emergency line' },
-                {
-                  value: 'before-load-added',
-                  label: 'Before any load is added',
-                  note: 'The operator puts it right first',
-                },
-                { value: 'note', label: 'Note', note: 'Recorded, no more' },
-              ]}
+      {guided ? (
+        <Stack as="section" aria-label="Fault by fault" style={{ '--gap': '0.7rem' }}>
+          <h3>Fault by fault</h3>
+          {GUIDED.map((fault) => (
+            <LookChoice
+              key={fault}
+              label={FAULT_NAMES[fault]}
+              words={GUIDED_WORDS}
+              value={answerOf(fault)}
+              onChange={(look) => {
+                answer(fault, look);
+              }}
             />
+          ))}
+          {open.length > 0 && (
             <div>
-              <BareButton
+              <Button
                 onPress={() => {
-                  set(path, undefined);
+                  const rest = open.map((id): FaultLook => ({ id, answer: 'fine' }));
+                  store.edit({ ...survey, intake: { ...survey.intake, looks: [...looks, ...rest] } });
                 }}
               >
-                <Trash2 size={18} aria-hidden /> Remove this fault
-              </BareButton>
+                <CheckCheck size={18} aria-hidden /> Looked for the other {open.length}, none there
+              </Button>
             </div>
-          </FaultBox>
-        );
-      })}
+          )}
+        </Stack>
+      ) : (
+        <Row>
+          <Button
+            onPress={() => {
+              setGuided(true);
+            }}
+          >
+            Look fault by fault
+          </Button>
+        </Row>
+      )}
+      {faults.map((fault) => (
+        <FaultEditor key={fault.id} fault={fault} />
+      ))}
       <div>
         <Button
           onPress={() => {

@@ -1,19 +1,31 @@
-import { limitingDevice, supplyTree } from '@keen-gauge/core/tree/supply-tree';
-import { NODE_NAMES } from '@keen-gauge/core/survey/words';
-import { EvidenceMark } from '../../kit/EvidenceMark';
+import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
+import { EVIDENCE, NODE_NAMES, type Evidence } from '@keen-gauge/core/survey/words';
+import { Link } from 'react-router';
+import { EVIDENCE_NAMES, EvidenceMark } from '../../kit/EvidenceMark';
 import { FieldGrid } from '../../kit/fields';
 import { Notice } from '../../kit/Notice';
 import { Panel } from '../../kit/Panel';
+import { PhotoStrip } from '../../photos/PhotoStrip';
+import { ReadingsPanel } from '../../readings/ReadingsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundChoice, BoundCode, BoundNumber, BoundText } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { ConditionPanel } from './ConditionPanel';
+import { EvidencePicture } from './EvidencePicture';
+import { FuseLetter } from './FuseLetter';
 
-/** The fuse everything is held against, how it is known, and what the intake looks like. */
+const EVIDENCE_NOTES: Readonly<Record<Evidence, string>> = {
+  assumed: 'Nothing seen; somebody said so',
+  moulding: 'Read off the holder: the most it can take, never the fuse inside',
+  label: 'Fuse rating legible on a label, tag or through a window; seal intact',
+  record: 'The operator’s record or written reply',
+  attended: 'The operator’s staff read the fuse on site',
+};
+
+/** What the intake looks like, the fuse everything is held against, how it is known, and what was measured there. */
 export function CutOutStation() {
-  const { survey } = useSurvey();
-  const device = limitingDevice(supplyTree(survey))?.node;
-  const chain = survey.supply.nodes.filter(({ kind }) => kind !== 'service' && kind !== 'cut-out');
+  const { survey, assessment, job } = useSurvey();
+  const device = supplyTree(survey).device?.node;
   return (
     <StationFrame
       station="cut-out"
@@ -21,7 +33,10 @@ export function CutOutStation() {
     >
       <ConditionPanel />
       <Panel aria-label="Cut-out fuse">
-        <h2>Cut-out fuse</h2>
+        <h2>{device?.kind === 'switch-fuse' ? (device.label ?? NODE_NAMES[device.kind]) : 'Cut-out fuse'}</h2>
+        {device?.kind === 'switch-fuse' && (
+          <p className="quiet">The head holds a solid link: this switch-fuse limits the supply.</p>
+        )}
         <BoundCode
           path={['supply', 'phases']}
           label="Phases"
@@ -41,53 +56,30 @@ export function CutOutStation() {
                 most={3000}
                 usual={[60, 80, 100]}
               />
-              <BoundNumber
-                path={['supply', 'nodes', device.id, 'holderMaximumA']}
-                label="Holder moulded, at most"
-                unit="A"
-                least={1}
-                most={3000}
-                usual={[60, 100]}
-                help="The most the carrier may hold; not the fuse inside."
-              />
+              {device.kind === 'cut-out' && (
+                <BoundNumber
+                  path={['supply', 'nodes', device.id, 'holderMaximumA']}
+                  label="Holder moulded, at most"
+                  unit="A"
+                  least={1}
+                  most={3000}
+                  usual={[60, 100]}
+                  help="The most the carrier may hold; not the fuse inside."
+                />
+              )}
             </FieldGrid>
             <BoundChoice
               path={['supply', 'nodes', device.id, 'evidence']}
               label="How is the rating known?"
               help="Only the last three establish it. Otherwise the fallback is used and the operator is asked."
               tile="13rem"
-              options={[
-                {
-                  value: 'assumed',
-                  label: 'Assumed',
-                  note: 'Nothing seen; somebody said so',
-                  mark: <EvidenceMark evidence="assumed" />,
-                },
-                {
-                  value: 'moulding',
-                  label: 'Moulding',
-                  note: 'Read off the holder: its maximum only',
-                  mark: <EvidenceMark evidence="moulding" />,
-                },
-                {
-                  value: 'label',
-                  label: 'Label',
-                  note: 'Fuse rating legible on a label, tag or through a window; seal intact',
-                  mark: <EvidenceMark evidence="label" />,
-                },
-                {
-                  value: 'record',
-                  label: 'Record',
-                  note: 'The operator’s record or written reply',
-                  mark: <EvidenceMark evidence="record" />,
-                },
-                {
-                  value: 'attended',
-                  label: 'Attended',
-                  note: 'Operator’s staff read the fuse on site',
-                  mark: <EvidenceMark evidence="attended" />,
-                },
-              ]}
+              options={EVIDENCE.map((value) => ({
+                value,
+                label: EVIDENCE_NAMES[value],
+                note: EVIDENCE_NOTES[value],
+                mark: <EvidenceMark evidence={value} />,
+                picture: <EvidencePicture evidence={value} />,
+              }))}
             />
             <BoundText
               path={['supply', 'nodes', device.id, 'evidenceNote']}
@@ -95,28 +87,16 @@ export function CutOutStation() {
               lines
               maxLength={500}
             />
+            <PhotoStrip subject="node" subjectId={device.id} of="Cut-out fuse" />
+            {!assessment.supply.ratingEstablished && <FuseLetter />}
           </>
         ) : (
-          <Notice kind="ask" title="This survey has no cut-out in its supply." />
+          <Notice kind="ask" title="This survey has no cut-out in its supply.">
+            Start from a shape at the <Link to={`/jobs/${job.id}/line-up`}>line-up</Link>.
+          </Notice>
         )}
       </Panel>
-      <Panel aria-label="The rest of the chain">
-        <h2>The rest of the chain</h2>
-        <p className="quiet">Ratings as marked. Leave out what cannot be read.</p>
-        <FieldGrid>
-          {chain.map((node) => (
-            <BoundNumber
-              key={node.id}
-              path={['supply', 'nodes', node.id, 'ratingA']}
-              label={node.label ?? NODE_NAMES[node.kind]}
-              unit="A"
-              least={1}
-              most={3000}
-              usual={node.kind === 'board' ? [63, 80, 100] : [80, 100]}
-            />
-          ))}
-        </FieldGrid>
-      </Panel>
+      <ReadingsPanel kinds={['voltage', 'prospective-fault-current', 'clamp-current']} nodeId={device?.id} />
     </StationFrame>
   );
 }

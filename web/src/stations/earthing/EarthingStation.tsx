@@ -1,13 +1,14 @@
-import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
+import { PhotoStrip } from '../../photos/PhotoStrip';
+import { ReadingsPanel } from '../../readings/ReadingsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundChoice, BoundNumber, BoundText } from '../bound';
 import { StationFrame } from '../StationFrame';
 
 /** Where the earth comes from, and how that was recognised. */
 export function EarthingStation() {
-  const { survey } = useSurvey();
-  const { arrangement } = survey.earthing;
+  const { survey, assessment } = useSurvey();
+  const { arrangement, zeOhm, electrodeOhm } = survey.earthing;
   return (
     <StationFrame
       station="earthing"
@@ -26,27 +27,31 @@ export function EarthingStation() {
           ]}
         />
         <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines maxLength={500} />
-        <FieldGrid>
-          {arrangement !== 'tt' && (
-            <BoundNumber
-              path={['earthing', 'zeOhm']}
-              label="External loop impedance Ze, highest reading"
-              unit="Ω"
-              least={0}
-              most={100000}
-            />
-          )}
-          {arrangement === 'tt' && (
-            <BoundNumber
-              path={['earthing', 'electrodeOhm']}
-              label="Electrode resistance, highest reading"
-              unit="Ω"
-              least={0}
-              most={100000}
-            />
-          )}
-        </FieldGrid>
+        {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
+        {arrangement !== 'tt' && zeOhm !== undefined && (
+          <BoundNumber
+            path={['earthing', 'zeOhm']}
+            label="Ze as handed in, highest reading"
+            unit="Ω"
+            least={0}
+            most={100000}
+          />
+        )}
+        {arrangement === 'tt' && electrodeOhm !== undefined && (
+          <BoundNumber
+            path={['earthing', 'electrodeOhm']}
+            label="Electrode resistance as handed in, highest reading"
+            unit="Ω"
+            least={0}
+            most={100000}
+          />
+        )}
+        <PhotoStrip subject="earthing" of="Earthing" />
       </Panel>
+      <ReadingsPanel
+        kinds={arrangement === 'tt' ? ['electrode-resistance'] : ['loop-impedance-external']}
+        nodeId={assessment.supply.deviceId ?? undefined}
+      />
     </StationFrame>
   );
 }

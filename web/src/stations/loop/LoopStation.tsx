@@ -1,17 +1,53 @@
+import { LOOP_SIGN_NAMES } from '@keen-gauge/core/intake/loop-status';
+import { LOOP_SIGNS, type Look } from '@keen-gauge/core/survey/words';
+import { FieldGrid } from '../../kit/fields';
+import { LookChoice } from '../../kit/LookChoice';
 import { Panel } from '../../kit/Panel';
-import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundText } from '../bound';
+import { PhotoStrip } from '../../photos/PhotoStrip';
+import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { BoundChoice, BoundNumber, BoundText } from '../bound';
 import { StationFrame } from '../StationFrame';
+import { SharedServicePanel } from './SharedServicePanel';
 
-/** Whether one service cable feeds a neighbour as well. */
+const SIGN_WORDS: Partial<Readonly<Record<Look, string>>> = {
+  'not-fine': 'Seen',
+  fine: 'Looked, not so',
+  'could-not-see': 'Could not see',
+};
+
+/** Whether one service cable feeds a neighbour as well, by its signs; and what all on it draw together. */
 export function LoopStation() {
-  const { survey } = useSurvey();
+  const { survey, assessment } = useSurvey();
+  const set = useSet();
+  const { loop } = survey.intake;
+  const shared = assessment.supply.sharedService;
   return (
     <StationFrame
       station="loop"
       lead="One service cable, or one that carries on to next door? Looped or unknown means ask first, whatever the arithmetic says."
     >
+      <Panel aria-label="Signs">
+        <h2>Signs</h2>
+        {LOOP_SIGNS.map((sign) => {
+          const seen = loop.signs?.find(({ id }) => id === sign);
+          return (
+            <LookChoice
+              key={sign}
+              label={LOOP_SIGN_NAMES[sign]}
+              words={SIGN_WORDS}
+              value={seen?.answer}
+              onChange={(answer) => {
+                const path = ['intake', 'loop', 'signs', sign];
+                if (seen) set([...path, 'answer'], answer);
+                else set(path, { id: sign, answer });
+              }}
+            />
+          );
+        })}
+        <PhotoStrip subject="loop" of="Signs of a loop" />
+      </Panel>
       <Panel aria-label="Loop status">
+        <h2>Loop status</h2>
         <BoundChoice
           path={['intake', 'loop', 'status']}
           label="Loop status"
@@ -27,7 +63,7 @@ export function LoopStation() {
             { value: 'unknown', label: 'Not known', note: 'Could not be seen or traced' },
           ]}
         />
-        {survey.intake.loop.status === 'not-looped' && (
+        {loop.status === 'not-looped' && (
           <BoundChoice
             path={['intake', 'loop', 'evidence']}
             label="How is that known?"
@@ -43,14 +79,39 @@ export function LoopStation() {
             ]}
           />
         )}
-        <BoundText
-          path={['intake', 'loop', 'note']}
-          label="What was seen"
-          lines
-          maxLength={500}
-          help="Signs: two service cables at the cut-out; a pair or terrace of one age; a cable through the party wall."
-        />
+        <BoundText path={['intake', 'loop', 'note']} label="What was seen" lines maxLength={500} />
+        {shared && (
+          <FieldGrid>
+            <BoundNumber
+              path={['intake', 'loop', 'neighbours']}
+              label="Other properties on it"
+              unit=""
+              least={1}
+              most={20}
+              whole
+              usual={[1, 2]}
+            />
+            <BoundNumber
+              path={['intake', 'loop', 'neighbourDemandA']}
+              label="Their demand together, each phase"
+              unit="A"
+              least={0}
+              most={3000}
+              help="Left out, the rule pack’s figure is assumed for each."
+            />
+            <BoundNumber
+              path={['intake', 'loop', 'sharedRatingA']}
+              label="What the shared service may carry"
+              unit="A"
+              least={1}
+              most={3000}
+              usual={[60, 80, 100]}
+              help="The operator’s to say."
+            />
+          </FieldGrid>
+        )}
       </Panel>
+      {shared && <SharedServicePanel shared={shared} />}
     </StationFrame>
   );
 }

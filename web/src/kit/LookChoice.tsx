@@ -1,0 +1,84 @@
+import type { Look } from '@keen-gauge/core/survey/words';
+import { Ban, Check, CircleSlash, EyeOff } from 'lucide-react';
+import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { FieldLabel } from './fields';
+
+const Tiles = styled.div`
+  display: grid;
+  gap: 0.3rem;
+  grid-template-columns: repeat(auto-fit, minmax(8.6rem, 1fr));
+`;
+
+const Tile = styled(RadioButton)`
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+  min-height: 44px;
+  padding: 0.25rem 0.6rem;
+  border: 1.5px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--surface);
+  cursor: pointer;
+  font-size: 0.94rem;
+  & > svg {
+    color: var(--quiet);
+    flex: none;
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    box-shadow: inset 0 0 0 1.5px var(--ink);
+    background: var(--raised);
+    font-weight: 700;
+  }
+  &[data-selected] > svg {
+    color: var(--ink);
+  }
+`;
+
+export const LOOK_WORDS: Readonly<Record<Look, string>> = {
+  fine: 'Looked, fine',
+  'not-fine': 'Looked, not fine',
+  'could-not-see': 'Could not see',
+  'not-there': 'Not there',
+};
+
+const SHAPES = { fine: Check, 'not-fine': Ban, 'could-not-see': EyeOff, 'not-there': CircleSlash } as const;
+
+/** What came of looking at one thing. Nothing is chosen until somebody has looked. */
+export function LookChoice({
+  label,
+  value,
+  onChange,
+  words = LOOK_WORDS,
+}: {
+  readonly label: React.ReactNode;
+  readonly value: Look | undefined;
+  readonly onChange: (value: Look) => void;
+  readonly words?: Partial<Readonly<Record<Look, string>>>;
+}) {
+  return (
+    <RadioGroup
+      value={value ?? null}
+      onChange={(next) => {
+        onChange(next as Look);
+      }}
+    >
+      <Label>
+        <FieldLabel style={{ fontWeight: 500 }}>{label}</FieldLabel>
+      </Label>
+      <Tiles>
+        {(Object.keys(words) as Look[]).map((look) => {
+          const Shape = SHAPES[look];
+          return (
+            <RadioField key={look} value={look}>
+              <Tile>
+                <Shape size={17} aria-hidden /> {words[look]}
+              </Tile>
+            </RadioField>
+          );
+        })}
+      </Tiles>
+    </RadioGroup>
+  );
+}

@@ -1,0 +1,189 @@
+import type { PhotoSubject } from '@keen-gauge/core/survey/photo';
+import type { WaitingPhoto } from './waiting';
+
+/**
+ * - `waiting`: chosen, its turn has not come;
+ * - `sending`: on its way, `sent` of it there;
+ * - `filing`: all there, being made upright and small;
+ * - `stopped`: no answer; goes on when there is one again, from where it stopped;
+ * - `refused`: it cannot be taken, and `says` why;
+ * - `known`: the job had this very picture already.
+ */
+export type UploadState = 'waiting' | 'sending' | 'filing' | 'stopped' | 'refused' | 'known';
+
+export interface UploadItem {
+  readonly id: string;
+  readonly name: string;
+  readonly bytes: number;
+  readonly sent: number;
+  readonly state: UploadState;
+  readonly says?: string;
+}
+
+/** What came of filing a picture that has wholly arrived. */
+export type Filing =
+  | { readonly kind: 'filed'; readonly known: boolean }
+  | { readonly kind: 'refused'; readonly says: string }
+  | { readonly kind: 'no-answer' };
+
+/** How the queue reaches the world; tests put their own in. */
+export interface UploadLinks {
+  /** Sends the bytes, going on where an earlier try stopped; rejects with `Refusal` or anything else when it fails. */
+  readonly send: (photo: WaitingPhoto, progress: (sent: number) => void, stop: AbortSignal) => Promise<void>;
+  readonly file: (photo: WaitingPhoto) => Promise<Filing>;
+  /** Tells the server that nothing more of it will come. */
+  readonly drop: (photo: WaitingPhoto) => void;
+  readonly keep: (photo: WaitingPhoto) => Promise<void>;
+  readonly forget: (id: string) => Promise<void>;
+  readonly newId: () => string;
+  /** The survey has another photograph now. */
+  readonly filed: () => void;
+}
+
+/** The server will not have it, and says why. */
+export class Refusal extends Error {}
+
+const AT_ONCE = 2;
+const MOST_BYTES = 25 * 1024 * 1024;
+
+interface Entry {
+  readonly photo: WaitingPhoto;
+  item: UploadItem;
+  stop: AbortController | null;
+}
+
+/**
+ * Pictures on their way into one job, two at a time. Each is kept in the browser before it is sent and until the server
+ * has it; one that is refused does not hold up the others.
+ */
+export class UploadQueue {
+  private entries: Entry[] = [];
+  private items: readonly UploadItem[] = [];
+  private readonly listeners = new Set<() => void>();
+  private closed = false;
+
+  constructor(
+    private readonly personId: string,
+    private readonly jobId: string,
+    private readonly links: UploadLinks,
+  ) {}
+
+  readonly get = (): readonly UploadItem[] => this.items;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Takes up pictures an earlier visit left waiting. */
+  adopt(photos: readonly WaitingPhoto[]): void {
+    for (const photo of photos) this.enter(photo);
+    this.next();
+  }
+
+  async add(files: readonly File[], about: { subject?: PhotoSubject; subjectId?: string }): Promise<void> {
+    for (const file of files) {
+      const photo: WaitingPhoto = {
+        id: this.links.newId(),
+        personId: this.personId,
+        jobId: this.jobId,
+        file,
+        fileName: file.name.slice(0, 200),
+        chosenAt: Date.now(),
+        ...about,
+      };
+      const entry = this.enter(photo);
+      if (file.size > MOST_BYTES) this.tell(entry, { state: 'refused', says: 'Larger than 25 MB: take it smaller.' });
+      else if (file.size === 0) this.tell(entry, { state: 'refused', says: 'The file is empty.' });
+      // A browser that will not keep it still sends it.
+      else await this.links.keep(photo).catch(() => undefined);
+    }
+    this.next();
+  }
+
+  /** Stops one and forgets it, or puts a refused one out of sight. */
+  cancel(id: string): void {
+    const entry = this.entries.find((each) => each.photo.id === id);
+    if (!entry) return;
+    entry.stop?.abort();
+    if (entry.item.state !== 'known') this.links.drop(entry.photo);
+    this.leave(entry);
+  }
+
+  /** Goes on with whatever stopped for want of an answer. */
+  retry(): void {
+    for (const entry of this.entries) if (entry.item.state === 'stopped') this.tell(entry, { state: 'waiting' });
+    this.next();
+  }
+
+  close(): void {
+    this.closed = true;
+    for (const { stop } of this.entries) stop?.abort();
+  }
+
+  private enter(photo: WaitingPhoto): Entry {
+    const item: UploadItem = { id: photo.id, name: photo.fileName, bytes: photo.file.size, sent: 0, state: 'waiting' };
+    const entry: Entry = { photo, item, stop: null };
+    this.entries.push(entry);
+    this.changed();
+    return entry;
+  }
+
+  private leave(entry: Entry): void {
+    this.entries = this.entries.filter((each) => each !== entry);
+    void this.links.forget(entry.photo.id).catch(() => undefined);
+    this.changed();
+    this.next();
+  }
+
+  private next(): void {
+    if (this.closed) return;
+    const busy = this.entries.filter(({ stop }) => stop !== null).length;
+    const ready = this.entries.filter(({ item, stop }) => item.state === 'waiting' && stop === null);
+    for (const entry of ready.slice(0, Math.max(0, AT_ONCE - busy))) void this.run(entry);
+  }
+
+  private async run(entry: Entry): Promise<void> {
+    const stop = new AbortController();
+    entry.stop = stop;
+    this.tell(entry, { state: 'sending' });
+    try {
+      await this.links.send(entry.photo, (sent) => this.tell(entry, { sent }), stop.signal);
+      if (stop.signal.aborted) return;
+      this.tell(entry, { state: 'filing', sent: entry.item.bytes });
+      this.after(entry, await this.links.file(entry.photo));
+    } catch (error) {
+      if (stop.signal.aborted) return;
+      if (error instanceof Refusal) this.after(entry, { kind: 'refused', says: error.message });
+      else this.after(entry, { kind: 'no-answer' });
+    } finally {
+      entry.stop = null;
+      this.next();
+    }
+  }
+
+  private after(entry: Entry, filing: Filing): void {
+    if (filing.kind === 'no-answer') this.tell(entry, { state: 'stopped', says: 'No answer; it goes on by itself.' });
+    else if (filing.kind === 'refused') {
+      void this.links.forget(entry.photo.id).catch(() => undefined);
+      this.tell(entry, { state: 'refused', says: filing.says });
+    } else {
+      this.links.filed();
+      if (filing.known) {
+        void this.links.forget(entry.photo.id).catch(() => undefined);
+        this.tell(entry, { state: 'known', says: 'This very picture is in the job already.' });
+      } else this.leave(entry);
+    }
+  }
+
+  private tell(entry: Entry, change: Partial<UploadItem>): void {
+    const { says: _before, ...item } = entry.item;
+    entry.item = { ...(change.state === undefined ? entry.item : item), ...change };
+    this.changed();
+  }
+
+  private changed(): void {
+    this.items = this.entries.map(({ item }) => item);
+    for (const listener of this.listeners) listener();
+  }
+}

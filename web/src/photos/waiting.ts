@@ -1,0 +1,43 @@
+import type { PhotoSubject } from '@keen-gauge/core/survey/photo';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/** A picture chosen and not yet with the server, kept in this browser with the file itself. */
+export interface WaitingPhoto {
+  readonly id: string;
+  readonly personId: string;
+  readonly jobId: string;
+  readonly file: Blob;
+  readonly fileName: string;
+  readonly subject?: PhotoSubject;
+  readonly subjectId?: string;
+  readonly chosenAt: number;
+}
+
+interface WaitingDb extends DBSchema {
+  photos: { key: string; value: WaitingPhoto; indexes: { job: [string, string] } };
+}
+
+let opened: Promise<IDBPDatabase<WaitingDb>> | undefined;
+
+function database(): Promise<IDBPDatabase<WaitingDb>> {
+  opened ??= openDB<WaitingDb>('keen-gauge-photos', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('photos', { keyPath: 'id' }).createIndex('job', ['personId', 'jobId']);
+    },
+  });
+  return opened;
+}
+
+export async function keepWaiting(photo: WaitingPhoto): Promise<void> {
+  await (await database()).put('photos', photo);
+}
+
+export async function forgetWaiting(id: string): Promise<void> {
+  await (await database()).delete('photos', id);
+}
+
+/** What this person chose for a job and the server does not have, oldest first. */
+export async function waitingFor(personId: string, jobId: string): Promise<WaitingPhoto[]> {
+  const found = await (await database()).getAllFromIndex('photos', 'job', [personId, jobId]);
+  return found.sort((a, b) => a.chosenAt - b.chosenAt);
+}

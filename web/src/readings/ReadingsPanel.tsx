@@ -1,0 +1,84 @@
+import { READING_FORMS } from '@keen-gauge/core/intake/readings';
+import type { Reading } from '@keen-gauge/core/survey/reading';
+import type { ReadingKind } from '@keen-gauge/core/survey/words';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { instrumentName, useInstruments } from '../api/instruments';
+import { Button } from '../kit/Button';
+import { Panel, Row, Stack } from '../kit/Panel';
+import { freshId } from '../stations/bound';
+import { useSet, useSurvey } from '../survey/SurveyContext';
+import { ReadingRow } from './ReadingRow';
+
+const LAST_INSTRUMENT = 'keen-gauge-last-instrument';
+
+/** Readings of these kinds: a button for each to take one, and those taken. */
+export function ReadingsPanel({
+  kinds,
+  nodeId,
+}: {
+  readonly kinds: readonly ReadingKind[];
+  readonly nodeId?: string | undefined;
+}) {
+  const { survey, me } = useSurvey();
+  const set = useSet();
+  const { data } = useInstruments();
+  const [fresh, setFresh] = useState<string>();
+  const taken = survey.readings.filter(({ kind }) => kinds.includes(kind));
+
+  const take = (kind: ReadingKind): void => {
+    const id = freshId('reading');
+    // The instrument in the hand is most often the one used last.
+    const last = localStorage.getItem(LAST_INSTRUMENT);
+    const instrument = data?.instruments.find((each) => !each.retired && each.id === last);
+    const reading: Reading = {
+      id,
+      kind,
+      takenBy: me.name,
+      takenAt: new Date().toISOString(),
+      ...(nodeId === undefined ? {} : { nodeId }),
+      ...(instrument ? { instrument: instrumentName(instrument) } : {}),
+      ...(instrument?.calibrationDue ? { calibrationDue: instrument.calibrationDue } : {}),
+    };
+    set(['readings', id], { ...reading });
+    setFresh(id);
+  };
+
+  return (
+    <Panel aria-label="Readings">
+      <h2>Readings</h2>
+      {taken.length > 0 && (
+        <Stack style={{ '--gap': '0.8rem' }}>
+          {taken.map((reading) => (
+            <ReadingRow
+              key={reading.id}
+              reading={reading}
+              instruments={data?.instruments ?? []}
+              autoFocus={reading.id === fresh}
+              onInstrument={(id) => {
+                localStorage.setItem(LAST_INSTRUMENT, id);
+              }}
+            />
+          ))}
+        </Stack>
+      )}
+      <Row style={{ '--gap': '0.4rem' }}>
+        {kinds.map((kind) => (
+          <Button
+            key={kind}
+            onPress={() => {
+              take(kind);
+            }}
+          >
+            <Plus size={17} aria-hidden /> {READING_FORMS[kind].name}
+          </Button>
+        ))}
+      </Row>
+      <p className="quiet" style={{ fontSize: '0.9rem' }}>
+        A bound is written as the instrument shows it: “&gt; 999”. The firm’s list:{' '}
+        <Link to="/instruments">instruments</Link>.
+      </p>
+    </Panel>
+  );
+}

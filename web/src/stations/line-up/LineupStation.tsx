@@ -1,0 +1,152 @@
+import { lineupOf } from '@keen-gauge/core/lineup/layout';
+import { lineupSvg } from '@keen-gauge/core/lineup/svg';
+import { FileDown, Printer, Shapes } from 'lucide-react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { jobNumber } from '../../api/jobs';
+import { useMedia } from '../../app/use-media';
+import { Button } from '../../kit/Button';
+import { Notice } from '../../kit/Notice';
+import { Panel, Row, Stack } from '../../kit/Panel';
+import { Sheet } from '../../kit/Sheet';
+import { LineupView } from '../../lineup/LineupView';
+import { ShapeTiles } from '../../lineup/ShapeTiles';
+import { useSurvey } from '../../survey/SurveyContext';
+import { OpenHere } from '../OpenHere';
+import { StationFrame } from '../StationFrame';
+import { NodeEditor } from './NodeEditor';
+
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
+  gap: 1rem;
+  align-items: start;
+  @media (max-width: 70rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  @media print {
+    display: block;
+  }
+`;
+
+/** The supply from the street to the boards, drawn live; any part of it is changed where it stands. */
+export function LineupStation() {
+  const { survey, assessment, job } = useSurvey();
+  const lineup = lineupOf(survey, assessment);
+  const [chosen, setChosen] = useState<string>();
+  const [shapes, setShapes] = useState(false);
+  const [editing, setEditing] = useState(false);
+  const wide = useMedia('(min-width: 70rem)');
+  const present = lineup.rows.some(({ id }) => id === chosen);
+  const selected = present ? chosen : (assessment.weakest?.nodeId ?? lineup.rows.at(-1)?.id);
+  const fresh = survey.supply.nodes.every(({ ratingA, cable }) => ratingA === undefined && cable === undefined);
+  const weakest = lineup.rows.find((row) => row.weakest);
+
+  const exportSvg = (): void => {
+    const title = `${jobNumber(job.number)} ${job.place}: supply line-up`;
+    const url = URL.createObjectURL(new Blob([lineupSvg(lineup, title)], { type: 'image/svg+xml' }));
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = `${jobNumber(job.number)}-line-up.svg`;
+    link.click();
+    URL.revokeObjectURL(url);
+  };
+
+  return (
+    <StationFrame
+      station="line-up"
+      openHere={false}
+      lead="Everything between the street and the loads, each held against its own rating. The weakest link has the least left, not the lowest rating."
+    >
+      {fresh && (
+        <Panel aria-label="Start from a shape" className="no-print">
+          <h2>Start from a shape</h2>
+          <ShapeTiles />
+        </Panel>
+      )}
+      {weakest && (
+        <p role="status" className="unseen">
+          Weakest link: {weakest.name}.
+        </p>
+      )}
+      <Beside>
+        <Stack>
+          <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
+            {lineup.rows.length === 0 ? (
+              <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
+            ) : (
+              <LineupView
+                lineup={lineup}
+                selected={selected}
+                onSelect={(id) => {
+                  setChosen(id);
+                  setEditing(true);
+                }}
+              />
+            )}
+            <Row className="no-print">
+              {!fresh && (
+                <Button
+                  onPress={() => {
+                    setShapes(true);
+                  }}
+                >
+                  <Shapes size={18} aria-hidden /> Start from a shape
+                </Button>
+              )}
+              <Button onPress={exportSvg}>
+                <FileDown size={18} aria-hidden /> Export SVG
+              </Button>
+              <Button
+                onPress={() => {
+                  window.print();
+                }}
+              >
+                <Printer size={18} aria-hidden /> Print
+              </Button>
+            </Row>
+          </Panel>
+          <OpenHere
+            station="line-up"
+            onShow={({ subjectId }) => {
+              setChosen(subjectId);
+              setEditing(true);
+            }}
+          />
+        </Stack>
+        {wide && selected !== undefined && (
+          <div className="no-print">
+            <NodeEditor key={selected} nodeId={selected} onChosen={setChosen} />
+          </div>
+        )}
+      </Beside>
+      {!wide && selected !== undefined && (
+        <Sheet
+          title={lineup.rows.find(({ id }) => id === selected)?.name ?? 'Node'}
+          isOpen={editing}
+          onClose={() => {
+            setEditing(false);
+          }}
+        >
+          <NodeEditor key={selected} nodeId={selected} onChosen={setChosen} plain />
+        </Sheet>
+      )}
+      <Sheet
+        title="Start from a shape"
+        isOpen={shapes}
+        onClose={() => {
+          setShapes(false);
+        }}
+      >
+        <p className="quiet" style={{ marginBottom: '0.7rem' }}>
+          What was recorded of parts that stay is kept. Undo brings the old shape back.
+        </p>
+        <ShapeTiles
+          onChosen={() => {
+            setShapes(false);
+          }}
+        />
+      </Sheet>
+    </StationFrame>
+  );
+}

@@ -1,0 +1,40 @@
+import { Panel, Stack } from '../../kit/Panel';
+import { useSurvey } from '../../survey/SurveyContext';
+import { PhotoStrip } from '../../photos/PhotoStrip';
+import { NodeChecks } from './NodeChecks';
+import { NodeFields } from './NodeFields';
+import { NodeShape } from './NodeShape';
+import { NODE_NAMES } from '@keen-gauge/core/survey/words';
+
+/** One node of the line-up where it stands: what is recorded of it, its checks, its photographs, its place in the tree. */
+export function NodeEditor({
+  nodeId,
+  onChosen,
+  plain = false,
+}: {
+  readonly nodeId: string;
+  readonly onChosen: (id: string) => void;
+  /** In a sheet that has a frame and a heading already. */
+  readonly plain?: boolean;
+}) {
+  const { survey } = useSurvey();
+  const node = survey.supply.nodes.find(({ id }) => id === nodeId);
+  if (!node) return null;
+  const name = node.label ?? NODE_NAMES[node.kind];
+  const parts = (
+    <>
+      <NodeFields node={node} />
+      <NodeChecks nodeId={nodeId} />
+      <h3>Photographs</h3>
+      <PhotoStrip subject="node" subjectId={nodeId} of={name} />
+      <NodeShape node={node} onChosen={onChosen} />
+    </>
+  );
+  if (plain) return <Stack>{parts}</Stack>;
+  return (
+    <Panel aria-label={`Chosen: ${name}`}>
+      <h2>{name}</h2>
+      {parts}
+    </Panel>
+  );
+}

@@ -1,0 +1,227 @@
+import {
+  BOARD_PLACES,
+  CABLE_TYPES,
+  DEVICE_TYPES,
+  ENCLOSURES,
+  LAID,
+  NODE_NAMES,
+  type BoardPlace,
+  type CableType,
+  type DeviceType,
+  type Enclosure,
+  type Laid,
+  type NodeKind,
+} from '@keen-gauge/core/survey/words';
+import type { SupplyNode } from '@keen-gauge/core/survey/supply';
+import { Link } from 'react-router';
+import { FieldGrid } from '../../kit/fields';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+
+/** Ratings usually met on each kind of node, in amperes. */
+const USUAL_A: Readonly<Record<NodeKind, readonly number[]>> = {
+  service: [],
+  'cut-out': [60, 80, 100],
+  meter: [80, 100],
+  'check-meter': [40, 100],
+  isolator: [100],
+  'split-block': [100],
+  'switch-fuse': [60, 63, 80, 100],
+  board: [63, 80, 100],
+  rcd: [40, 63, 80, 100],
+  device: [6, 16, 20, 32, 40],
+  feeder: [16, 20, 32, 40],
+};
+
+const RATING_LABELS: Partial<Readonly<Record<NodeKind, string>>> = {
+  meter: 'Maximum current',
+  'check-meter': 'Maximum current',
+  board: 'Main switch rating',
+  rcd: 'Rated current',
+  service: 'What the service may carry',
+};
+
+export const CABLE_WORDS: Readonly<Record<CableType, string>> = {
+  tails: 'Tails, sheathed singles',
+  'flat-twin': 'Flat twin',
+  armoured: 'Armoured',
+  'split-concentric': 'Split concentric',
+  other: 'Another kind',
+};
+
+const LAID_WORDS: Readonly<Record<Laid, string>> = {
+  clipped: 'Clipped direct',
+  enclosed: 'In trunking or conduit',
+  'insulated-wall': 'In an insulated wall',
+  buried: 'In the ground or a duct',
+};
+
+const ENCLOSURE_WORDS: Readonly<Record<Enclosure, string>> = { metal: 'Metal', plastic: 'Plastic', other: 'Another' };
+
+const PLACE_WORDS: Readonly<Record<BoardPlace, string>> = {
+  indoors: 'Indoors',
+  'under-stairs': 'Under the stairs',
+  'garage-or-shed': 'Garage or shed',
+  outdoors: 'Outdoors',
+};
+
+const DEVICE_WORDS: Readonly<Record<DeviceType, string>> = {
+  mcb: 'Circuit-breaker',
+  rcbo: 'Circuit-breaker with RCD',
+  'cartridge-fuse': 'Cartridge fuse',
+  'rewirable-fuse': 'Rewirable fuse',
+  other: 'Another kind',
+};
+
+const worded = <V extends string>(values: readonly V[], words: Readonly<Record<V, string>>) =>
+  values.map((value) => ({ value, label: words[value] }));
+
+/** What is recorded of a node, by its kind. */
+export function NodeFields({ node }: { readonly node: SupplyNode }) {
+  const { survey, assessment, job } = useSurvey();
+  const path = ['supply', 'nodes', node.id];
+  const { kind } = node;
+  const isFuse = node.id === assessment.supply.deviceId;
+  return (
+    <>
+      <FieldGrid>
+        <BoundText path={[...path, 'label']} label="Name" help={`Left out: ${NODE_NAMES[kind]}.`} maxLength={100} />
+        {node.head !== 'solid-link' && (
+          <BoundNumber
+            path={[...path, 'ratingA']}
+            label={RATING_LABELS[kind] ?? 'Rating, each phase'}
+            unit="A"
+            least={1}
+            most={3000}
+            usual={USUAL_A[kind]}
+          />
+        )}
+      </FieldGrid>
+      {isFuse && (
+        <p className="quiet">
+          How the fuse is known is said at <Link to={`/jobs/${job.id}/cut-out`}>Intake and cut-out</Link>.
+        </p>
+      )}
+      {kind === 'cut-out' && (
+        <BoundChoice
+          path={[...path, 'head']}
+          label="What is in the head?"
+          tile="9rem"
+          options={[
+            { value: 'fused', label: 'A fuse' },
+            { value: 'solid-link', label: 'A solid link', note: 'A switch-fuse after it protects' },
+          ]}
+        />
+      )}
+      {survey.supply.phases === 3 && kind !== 'service' && (
+        <BoundChoice
+          path={[...path, 'phase']}
+          label="Single-phase from here on?"
+          help="What hangs below is then on that line."
+          tile="4.4rem"
+          options={[
+            { value: 'L1', label: 'L1' },
+            { value: 'L2', label: 'L2' },
+            { value: 'L3', label: 'L3' },
+          ]}
+        />
+      )}
+      {kind === 'rcd' || node.deviceType === 'rcbo' ? <RcdFields path={path} /> : null}
+      {(kind === 'device' || kind === 'feeder') && <DeviceFields path={path} />}
+      {kind === 'board' && <BoardFields path={path} />}
+      {kind !== 'service' && kind !== 'cut-out' && (
+        <FieldGrid>
+          <BoundNumber
+            path={[...path, 'cable', 'sizeMm2']}
+            label={kind === 'device' || kind === 'feeder' ? 'Its cable' : 'Conductors into it'}
+            unit="mm²"
+            least={0.5}
+            most={1000}
+            usual={kind === 'device' || kind === 'feeder' ? [2.5, 6, 10] : [16, 25]}
+          />
+          <BoundNumber path={[...path, 'cable', 'lengthM']} label="Their length" unit="m" least={0} most={5000} />
+          <BoundSelect path={[...path, 'cable', 'type']} label="Cable" options={worded(CABLE_TYPES, CABLE_WORDS)} />
+          <BoundSelect path={[...path, 'cable', 'laid']} label="How laid" options={worded(LAID, LAID_WORDS)} />
+        </FieldGrid>
+      )}
+    </>
+  );
+}
+
+function RcdFields({ path }: { readonly path: readonly string[] }) {
+  return (
+    <>
+      <BoundChoice
+        path={[...path, 'rcdType']}
+        label="RCD type"
+        tile="4.4rem"
+        options={[
+          { value: 'AC', label: 'AC' },
+          { value: 'A', label: 'A' },
+          { value: 'F', label: 'F' },
+          { value: 'B', label: 'B' },
+        ]}
+      />
+      <FieldGrid>
+        <BoundNumber
+          path={[...path, 'residualMa']}
+          label="Residual current"
+          unit="mA"
+          least={1}
+          most={3000}
+          usual={[30, 100, 300]}
+        />
+        <BoundCode
+          path={[...path, 'timeDelayed']}
+          label="Time-delayed?"
+          tile="6rem"
+          codes={[
+            { value: true, label: 'Yes' },
+            { value: false, label: 'No' },
+          ]}
+        />
+      </FieldGrid>
+    </>
+  );
+}
+
+function DeviceFields({ path }: { readonly path: readonly string[] }) {
+  return (
+    <FieldGrid>
+      <BoundSelect path={[...path, 'deviceType']} label="Device" options={worded(DEVICE_TYPES, DEVICE_WORDS)} />
+      <BoundSelect
+        path={[...path, 'curve']}
+        label="Curve"
+        options={[
+          { value: 'B', label: 'B' },
+          { value: 'C', label: 'C' },
+          { value: 'D', label: 'D' },
+        ]}
+      />
+      <BoundNumber path={[...path, 'poles']} label="Poles" unit="" least={1} most={4} whole usual={[1, 2, 4]} />
+      <BoundText path={[...path, 'makersFamily']} label="Maker’s family" maxLength={100} />
+    </FieldGrid>
+  );
+}
+
+function BoardFields({ path }: { readonly path: readonly string[] }) {
+  return (
+    <>
+      <FieldGrid>
+        <BoundNumber
+          path={[...path, 'spareWays']}
+          label="Spare ways"
+          unit=""
+          least={0}
+          most={200}
+          whole
+          usual={[0, 1, 2]}
+        />
+        <BoundText path={[...path, 'makersFamily']} label="Maker’s family" maxLength={100} />
+        <BoundSelect path={[...path, 'enclosure']} label="Enclosure" options={worded(ENCLOSURES, ENCLOSURE_WORDS)} />
+        <BoundSelect path={[...path, 'place']} label="Where it is" options={worded(BOARD_PLACES, PLACE_WORDS)} />
+      </FieldGrid>
+      <BoundAnswer path={[...path, 'acceptsNewDevice']} label="Does its maker allow the new device in it?" />
+    </>
+  );
+}
