@@ -6,11 +6,15 @@ import { benchAssess } from './assess';
 import { benchAutosave } from './autosave';
 import { agent } from './call';
 import { benchFirstLoad } from './first-load';
+import { benchLineup } from './line-up';
+import { benchPhotos } from './photos';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
   assess: benchAssess,
   'first-load': benchFirstLoad,
   autosave: benchAutosave,
+  'line-up': benchLineup,
+  photos: benchPhotos,
 };
 
 const wanted = process.argv.slice(2);

@@ -6,6 +6,7 @@ const STATIONS = [
   'Place and meter point',
   'Intake and cut-out',
   'Loop',
+  'Line-up',
   'Earthing',
   'Loads',
   'New charger',
@@ -45,12 +46,25 @@ for (const light of LIGHTS)
       if (station === 'Pack') await expect(page.getByText('None yet.')).toBeVisible();
       await check(station);
     }
+    await goTo(page, 'Intake and cut-out');
+    await page.getByRole('button', { name: 'Look fault by fault' }).click();
+    await page.getByRole('button', { name: 'Override the hold …' }).click();
+    await check('guided look and override');
+    await page.getByRole('link', { name: /^Photographs/ }).click();
+    await expect(page.getByRole('heading', { name: 'Photographs', level: 1 })).toBeVisible();
+    await check('photographs');
+    await page.getByRole('button', { name: /^Open photograph 1/ }).click();
+    await check('one photograph');
+    await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('button', { name: /^MD after/ }).click();
     await check('working');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'History' }).click();
     await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
     await check('history');
+    await page.getByRole('link', { name: 'Instruments' }).click();
+    await expect(page.getByText('Calibration was due on 2026-10-31.')).toBeVisible();
+    await check('instruments');
   });
 
 test('on a 360 px phone nothing is wider than the screen, and the walk is at hand', async ({ page }) => {
@@ -63,17 +77,19 @@ test('on a 360 px phone nothing is wider than the screen, and the walk is at han
   await fits('jobs');
   await page.getByRole('link', { name: /Fold Yard/ }).click();
   for (const station of STATIONS) {
-    await page.getByRole('button', { name: / of 8: / }).click();
+    await page.getByRole('button', { name: / of 9: / }).click();
     await page.getByRole('dialog').getByRole('link', { name: station }).click();
     await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
     await fits(station);
   }
+  await page.getByRole('link', { name: /^Photographs/ }).click();
+  await fits('photographs');
 });
 
 test('targets are at least 44 px high', async ({ page }) => {
   await signIn(page);
   await page.getByRole('link', { name: /Larkrise/ }).click();
-  for (const station of ['Intake and cut-out', 'Loads', 'New charger']) {
+  for (const station of ['Intake and cut-out', 'Loop', 'Line-up', 'Loads', 'New charger']) {
     await goTo(page, station);
     const small = await page
       .locator('main button, main input, main textarea, main label:has(input[type=radio])')

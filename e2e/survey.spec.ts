@@ -1,18 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
-
-async function pdfText(path: string): Promise<{ text: string; pages: number; tagged: boolean }> {
-  const document = await getDocument({ data: new Uint8Array(readFileSync(path)), verbosity: 0 }).promise;
-  const parts: string[] = [];
-  for (let number = 1; number <= document.numPages; number += 1) {
-    const page = await document.getPage(number);
-    const content = await page.getTextContent();
-    parts.push(content.items.map((item) => ('str' in item ? item.str : '')).join(' '));
-  }
-  const marks = await document.getMarkInfo();
-  return { text: parts.join('\n').replace(/\s+/g, ' '), pages: document.numPages, tagged: marks?.Marked === true };
-}
+import { pdfText } from './pdf';
 
 test('from the street to a notice: every station, the gauge, the route, sign-off, PDF and JSON', async ({ page }) => {
   await signIn(page);
@@ -51,8 +39,6 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('999999');
     await expect(page.getByText('From 1 to 3000 A; 80 A is still used.')).toBeVisible();
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('80');
-    for (const name of ['Meter', 'Isolator', 'Board'])
-      await page.getByRole('button', { name: `${name}: 100 A` }).click();
   });
 
   await test.step('loop and earthing', async () => {
@@ -62,7 +48,22 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await goTo(page, 'Earthing');
     await choose(page, 'Arrangement', 'TN-S');
     await page.getByLabel('How it was recognised').fill('Clamp on the lead sheath.');
-    await page.getByLabel('External loop impedance Ze, highest reading').fill('0,42');
+    await page.getByRole('button', { name: 'Loop impedance Ze' }).click();
+    await page.getByLabel('Loop impedance Ze, Ω').fill('0,42');
+    await page.getByRole('button', { name: /^Not said Instrument|^Instrument/ }).click();
+    await page.getByRole('option', { name: 'Loop tester, LT-0417' }).click();
+  });
+
+  await test.step('the line-up', async () => {
+    await goTo(page, 'Line-up');
+    for (const name of ['Meter', 'Isolator', 'Board']) {
+      await page.getByRole('option', { name: new RegExp(`^${name},`) }).click();
+      await page
+        .getByRole('button', { name: /^(Maximum current|Rating, each phase|Main switch rating): 100 A$/ })
+        .click();
+    }
+    await page.getByRole('button', { name: 'Conductors into it: 25 mm²' }).click();
+    await page.getByRole('button', { name: /^Looked at the other \d, all fine$/ }).click();
   });
 
   await test.step('loads: a usual set, then corrected', async () => {
@@ -126,6 +127,8 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
       'Evidence: label',
       'TN-S',
       '0.42 Ω',
+      'Loop tester, LT-0417',
+      'Supply line-up, from the street',
       '58.3 A',
       '21.7 A',
       'Held to a fixed current 16 A',
@@ -147,7 +150,8 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
       format: 'keen-gauge-survey',
       version: 1,
       place: { meterPointNumber: '9700000012340', customerName: 'T. Żółty-Ωmega' },
-      earthing: { arrangement: 'tn-s', zeOhm: 0.42 },
+      earthing: { arrangement: 'tn-s' },
+      readings: [{ kind: 'loop-impedance-external', value: 0.42 }],
       proposals: [{ ratedA: 32, limiter: { kind: 'fixed', fixedA: 16 } }],
     });
   });

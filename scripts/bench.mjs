@@ -2,13 +2,13 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureBuilt } from './machine/build.mjs';
-import { ensureDebian } from './machine/debian.mjs';
+import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startBench } from './machine/postgres.mjs';
 import { ROOT } from './machine/root.mjs';
 
-ensureDebian({ postgres: true, chromium: false });
+ensureDebian({ postgres: true, chromium: true });
 ensureDependencies();
 ensureBuilt('server');
 ensureBuilt('web');
@@ -18,7 +18,7 @@ try {
   const made = spawnSync(process.execPath, [join(ROOT, 'dist/server/bench.js'), ...process.argv.slice(2)], {
     cwd: ROOT,
     stdio: 'inherit',
-    env: { ...process.env, BENCH_URL: server.url },
+    env: { ...process.env, BENCH_URL: server.url, CHROMIUM: chromiumBinary() ?? '' },
   });
   process.exitCode = made.status ?? 1;
   await server.stop();

@@ -101,7 +101,8 @@ export function sharedServiceFindings(shared: SharedService | null): Finding[] {
       }.`,
       remedy: 'Nothing is added until the service is un-looped or the operator has agreed.',
       askOf: 'operator',
-      working: over.working,
+      // The demand's own steps are with its figure; here only how the properties are added and held against the cable.
+      working: over.working.slice(-2),
     },
   ];
 }

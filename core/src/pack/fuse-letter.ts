@@ -26,7 +26,7 @@ export function fuseRatingLetter(
     device?.holderMaximumA === undefined ? '' : `The carrier is moulded ${device.holderMaximumA} A at most.`,
     device?.ratingA === undefined || supply.ratingEstablished ? '' : `${device.ratingA} A was stated, and not seen.`,
     device?.evidenceNote ?? '',
-    'The seal was not broken and nothing of yours was opened.',
+    'We broke no seal and opened nothing of yours.',
   ].filter((line) => line !== '');
   const photos = survey.photos
     .map((photo, at) => ({ photo, number: at + 1 }))
@@ -43,7 +43,7 @@ export function fuseRatingLetter(
       'Please tell us the rating of the fuse in the cut-out at this supply, and whether the service is its own or shared.',
       '',
       `Site: ${address || 'not recorded yet'}`,
-      `Meter point number (MPAN): ${number.state === 'good' ? groupedMeterPoint(number.core) : (place.meterPointNumber ?? 'not recorded yet')}`,
+      `Meter point number (MPAN): ${numberWords(place.meterPointNumber)}`,
       `Customer: ${place.customerName ?? 'not recorded yet'}`,
       ...(wanted.length > 0 ? [`To be connected: ${wanted.join('; ')}`] : []),
       '',
@@ -58,4 +58,10 @@ export function fuseRatingLetter(
       '',
     ].join('\n'),
   };
+}
+
+function numberWords(typed: string | undefined): string {
+  const number = meterPoint(typed);
+  if (number.state === 'good') return groupedMeterPoint(number.core);
+  return number.state === 'faulty' ? `${typed ?? ''} (as read; it does not check)` : 'not recorded yet';
 }

@@ -135,6 +135,25 @@ describe('starting shapes', () => {
   });
 });
 
+describe('going from shape to shape', () => {
+  it('leaves behind the names and the solid link a shape brought, and keeps a name somebody gave', () => {
+    const shape = (id: string) => STARTING_SHAPES.find((each) => each.id === id)?.nodes ?? [];
+    const flat = onShape(blankSurvey(), shape('flat-switch-fuse'));
+    const named = {
+      ...flat,
+      supply: {
+        ...flat.supply,
+        nodes: flat.supply.nodes.map((node) =>
+          node.kind === 'meter' ? { ...node, label: 'Meter by the door' } : node,
+        ),
+      },
+    };
+    const home = onShape(named, shape('one-board')).supply.nodes;
+    expect(home.find(({ id }) => id === 'cut-out')).toEqual({ id: 'cut-out', kind: 'cut-out', fedFrom: 'service' });
+    expect(home.find(({ id }) => id === 'meter')?.label).toBe('Meter by the door');
+  });
+});
+
 describe('a switch-fuse behind a solid link', () => {
   it('is the one that feeds the new equipment, and only what hangs from it counts', () => {
     const survey = blankSurvey();

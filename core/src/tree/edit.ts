@@ -5,6 +5,7 @@
 import { plainSurvey } from '../survey/read';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
+import { STARTING_SHAPES } from './shapes';
 import { below, supplyTree } from './supply-tree';
 
 /** The survey with a new node hanging from another. */
@@ -79,12 +80,21 @@ export function onShape(survey: Survey, shape: readonly SupplyNode[], phases?: 1
   const nodes = shape.map((node): SupplyNode => {
     const old = known.get(node.id);
     if (!old || old.kind !== node.kind) return { ...node };
-    const { fedFrom: _fedFrom, ...recorded } = old;
-    return { ...recorded, ...node };
+    return { ...recordedOf(old), ...node };
   });
   const kept = new Set(nodes.map(({ id }) => id));
   const next = rehung(withNodes(survey, nodes), (id) => (kept.has(id) ? id : undefined));
   return phases === undefined ? next : { ...next, supply: { ...next.supply, phases } };
+}
+
+/** What somebody recorded of a node: not what feeds it, and not the name or kind a starting shape gave it. */
+function recordedOf(node: SupplyNode): SupplyNode {
+  const { fedFrom: _fedFrom, ...recorded } = node;
+  for (const shape of STARTING_SHAPES)
+    for (const given of shape.nodes.filter(({ id }) => id === node.id))
+      for (const key of ['label', 'head', 'phase'] as const)
+        if (given[key] !== undefined && given[key] === recorded[key]) Reflect.deleteProperty(recorded, key);
+  return recorded;
 }
 
 function withNodes(survey: Survey, nodes: readonly SupplyNode[]): Survey {

@@ -1,8 +1,9 @@
 import type { Look } from '@keen-gauge/core/survey/words';
-import { Ban, Check, CircleSlash, EyeOff } from 'lucide-react';
+import { Check, CircleAlert, CircleSlash, EyeOff } from 'lucide-react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel } from './fields';
+import { steady } from './steady';
 
 const Tiles = styled.div`
   display: grid;
@@ -43,16 +44,18 @@ export const LOOK_WORDS: Readonly<Record<Look, string>> = {
   'not-there': 'Not there',
 };
 
-const SHAPES = { fine: Check, 'not-fine': Ban, 'could-not-see': EyeOff, 'not-there': CircleSlash } as const;
+const SHAPES = { fine: Check, 'not-fine': CircleAlert, 'could-not-see': EyeOff, 'not-there': CircleSlash } as const;
 
 /** What came of looking at one thing. Nothing is chosen until somebody has looked. */
-export function LookChoice({
+export const LookChoice = steady(LookedAt);
+
+function LookedAt({
   label,
   value,
   onChange,
   words = LOOK_WORDS,
 }: {
-  readonly label: React.ReactNode;
+  readonly label: string;
   readonly value: Look | undefined;
   readonly onChange: (value: Look) => void;
   readonly words?: Partial<Readonly<Record<Look, string>>>;

@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from './Button';
+import { steady } from './steady';
 
 const Drop = styled(Popover)`
   max-height: 60vh;
@@ -25,7 +26,9 @@ const Item = styled(MenuItem)`
 `;
 
 /** A button that opens a short list of things to do. */
-export function MenuButton<V extends string>({
+export const MenuButton = steady(OpeningMenu) as typeof OpeningMenu;
+
+function OpeningMenu<V extends string>({
   label,
   icon,
   options,

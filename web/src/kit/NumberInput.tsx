@@ -5,6 +5,7 @@ import { BareButton } from './Button';
 import { FieldFoot } from './FieldFoot';
 import { boxed, FieldLabel } from './fields';
 import { readNumber } from './number';
+import { steady } from './steady';
 
 const Row = styled.div`
   display: flex;
@@ -67,7 +68,9 @@ export interface NumberInputProps {
  * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
  * with the fault beneath it; the survey goes on with what it had.
  */
-export function NumberInput({
+export const NumberInput = steady(TypedNumber);
+
+function TypedNumber({
   label,
   unit,
   value,

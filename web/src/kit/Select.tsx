@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { Button, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
 import { boxed, FieldLabel } from './fields';
+import { steady } from './steady';
 
 const Trigger = styled(Button)`
   ${boxed}
@@ -47,7 +48,9 @@ export interface SelectProps<V extends string> {
 }
 
 /** One of many, from a list that opens. */
-export function Select<V extends string>({
+export const Select = steady(OpeningList) as typeof OpeningList;
+
+function OpeningList<V extends string>({
   label,
   hideLabel,
   value,

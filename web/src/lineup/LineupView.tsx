@@ -1,6 +1,6 @@
 import { drawLineup } from '@keen-gauge/core/lineup/drawing';
 import type { Lineup, LineupRow } from '@keen-gauge/core/lineup/layout';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { createContext, memo, use, useLayoutEffect, useRef, useState } from 'react';
 import { ListBox, ListBoxItem } from 'react-aria-components';
 import styled from 'styled-components';
 import { EVIDENCE_NAMES } from '../kit/EvidenceMark';
@@ -11,7 +11,7 @@ const Frame = styled.div`
   min-width: 0;
 `;
 
-const Rows = styled(ListBox)`
+const Rows = styled(ListBox<Item>)`
   position: absolute;
   inset: 0;
   outline: none;
@@ -55,15 +55,47 @@ function spoken(row: LineupRow): string {
     .join(', ');
 }
 
+/** What is to be said of each node. Apart from the list, which then need not be built anew for every ampere. */
+const Sayings = createContext<ReadonlyMap<string, string>>(new Map());
+
+function Said({ id }: { readonly id: string }) {
+  return <span className="unseen">{use(Sayings).get(id)}</span>;
+}
+
+/** What stands for a row in the list that hands and keys move in. */
+interface Item {
+  readonly id: string;
+  readonly name: string;
+  readonly height: number;
+}
+
+/** The rows as items of the list: the very same ones until a node comes, goes, moves or is renamed. */
+function useKeptItems(rows: readonly LineupRow[], height: number): readonly Item[] {
+  const [kept, setKept] = useState<readonly Item[]>([]);
+  const items = rows.map((row): Item => {
+    const before = kept.find(({ id }) => id === row.id);
+    return before?.name === row.name && before.height === height ? before : { id: row.id, name: row.name, height };
+  });
+  if (items.length === kept.length && items.every((item, at) => item === kept[at])) return kept;
+  setKept(items);
+  return items;
+}
+
 /** The supply tree from the street down, live; one node chosen at a time, by hand or with the arrow keys. */
 export function LineupView({
   lineup,
   selected,
+  opensAt,
   onSelect,
+  onOpen,
 }: {
   readonly lineup: Lineup;
   readonly selected: string | undefined;
   readonly onSelect: (id: string) => void;
+  /** Where a node is edited: beside the drawing, which follows the choice, or in a sheet, which is opened. */
+  readonly opensAt: 'beside' | 'sheet';
+  /** Enter or a tap on a node: on to what is recorded of it. */
+  readonly onOpen: (id: string) => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(600);
@@ -81,6 +113,7 @@ export function LineupView({
     };
   }, []);
   const drawing = drawLineup(lineup, width);
+  const items = useKeptItems(lineup.rows, drawing.rows[0]?.height ?? 0);
   return (
     <Frame ref={frame} style={{ height: drawing.height }}>
       <svg width={width} height={drawing.height} aria-hidden focusable="false" style={{ display: 'block' }}>
@@ -91,27 +124,44 @@ export function LineupView({
           </g>
         ))}
       </svg>
-      <Rows
-        aria-label="Supply line-up, from the street"
-        selectionMode="single"
-        selectionBehavior="replace"
-        disallowEmptySelection
-        selectedKeys={selected === undefined ? [] : [selected]}
-        onSelectionChange={(keys) => {
-          const [key] = keys === 'all' ? [] : [...keys];
-          if (key !== undefined) onSelect(String(key));
-        }}
-      >
-        {lineup.rows.map((row, at) => (
-          <Row
-            key={row.id}
-            id={row.id}
-            textValue={row.name}
-            aria-label={spoken(row)}
-            style={{ height: drawing.rows[at]?.height ?? 0 }}
-          />
-        ))}
-      </Rows>
+      <Sayings value={new Map(lineup.rows.map((row) => [row.id, spoken(row)]))}>
+        <NodeList items={items} selected={selected} opensAt={opensAt} onSelect={onSelect} onOpen={onOpen} />
+      </Sayings>
     </Frame>
   );
 }
+
+interface NodeListProps {
+  readonly items: readonly Item[];
+  readonly selected: string | undefined;
+  readonly opensAt: 'beside' | 'sheet';
+  readonly onSelect: (id: string) => void;
+  readonly onOpen: (id: string) => void;
+}
+
+/** The nodes as a list over the drawing, for hands, keys and readers of the screen; built anew only when it says something else. */
+const NodeList = memo(function NodeList({ items, selected, opensAt, onSelect, onOpen }: NodeListProps) {
+  return (
+    <Rows
+      aria-label="Supply line-up, from the street"
+      items={items}
+      selectionMode={opensAt === 'beside' ? 'single' : 'none'}
+      selectionBehavior="replace"
+      disallowEmptySelection
+      onAction={(key) => {
+        onOpen(String(key));
+      }}
+      selectedKeys={selected === undefined ? [] : [selected]}
+      onSelectionChange={(keys) => {
+        const [key] = keys === 'all' ? [] : [...keys];
+        if (key !== undefined) onSelect(String(key));
+      }}
+    >
+      {(item) => (
+        <Row id={item.id} textValue={item.name} style={{ height: item.height }}>
+          <Said id={item.id} />
+        </Row>
+      )}
+    </Rows>
+  );
+});

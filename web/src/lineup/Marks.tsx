@@ -1,4 +1,6 @@
+import { same, type Value } from '@keen-gauge/core/record/changes';
 import type { Ink, Mark } from '@keen-gauge/core/lineup/drawing';
+import { memo } from 'react';
 
 const PAINT: Readonly<Record<Ink, string>> = {
   ink: 'var(--ink)',
@@ -13,8 +15,10 @@ const PAINT: Readonly<Record<Ink, string>> = {
   hold: 'var(--hold)',
 };
 
-/** Marks of the line-up in the light that is on. */
-export function Marks({ marks }: { readonly marks: readonly Mark[] }) {
+/** Marks of the line-up in the light that is on; drawn anew only where one of them changed. */
+export const Marks = memo(DrawnMarks, (before, now) => same(before.marks as Value, now.marks as Value));
+
+function DrawnMarks({ marks }: { readonly marks: readonly Mark[] }) {
   return marks.map((mark, index) => {
     if (mark.kind === 'text')
       return mark.text === '' ? null : (

@@ -1,4 +1,6 @@
 import type { Finding, Station } from '@keen-gauge/core/finding';
+import { same, type Value } from '@keen-gauge/core/record/changes';
+import { memo } from 'react';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
@@ -21,28 +23,42 @@ export function OpenHere({
     <Stack as="section" aria-label="Still open here" style={{ '--gap': '0.5rem' }}>
       <h2>Still open here</h2>
       {findings.map((finding, index) => (
-        <Notice key={index} kind={finding.grade} title={finding.title}>
-          {finding.remedy}
-          {finding.askOf && finding.grade === 'ask' && ` Who knows: ${ASK_WORDS[finding.askOf]}.`}
-          {finding.source && ` Source: ${finding.source}.`}
-          {finding.working?.map((step) => (
-            <div key={step.label}>
-              {step.label}: {step.expression}. <span className="figures">{step.substituted}</span>
-            </div>
-          ))}
-          {onShow && finding.subjectId !== undefined && (
-            <div className="no-print" style={{ marginTop: '0.3rem' }}>
-              <Button
-                onPress={() => {
-                  onShow(finding);
-                }}
-              >
-                Show it
-              </Button>
-            </div>
-          )}
-        </Notice>
+        <OneFinding key={index} finding={finding} {...(onShow ? { onShow } : {})} />
       ))}
     </Stack>
   );
 }
+
+interface OneFindingProps {
+  readonly finding: Finding;
+  readonly onShow?: (finding: Finding) => void;
+}
+
+/** A finding says the same on most keystrokes: it is drawn anew only when it says something else. */
+const OneFinding = memo(
+  ({ finding, onShow }: OneFindingProps) => (
+    <Notice kind={finding.grade} title={finding.title}>
+      {finding.remedy}
+      {finding.askOf && finding.grade === 'ask' && ` Who knows: ${ASK_WORDS[finding.askOf]}.`}
+      {finding.source && ` Source: ${finding.source}.`}
+      {finding.working?.map((step) => (
+        <div key={step.label}>
+          {step.label}: {step.expression}. <span className="figures">{step.substituted}</span>
+        </div>
+      ))}
+      {onShow && finding.subjectId !== undefined && (
+        <div className="no-print" style={{ marginTop: '0.3rem' }}>
+          <Button
+            onPress={() => {
+              onShow(finding);
+            }}
+          >
+            Show it
+          </Button>
+        </div>
+      )}
+    </Notice>
+  ),
+  (before, now) =>
+    before.onShow === now.onShow && same(before.finding as unknown as Value, now.finding as unknown as Value),
+);

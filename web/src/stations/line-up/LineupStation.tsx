@@ -1,13 +1,14 @@
+import type { Finding } from '@keen-gauge/core/finding';
 import { lineupOf } from '@keen-gauge/core/lineup/layout';
 import { lineupSvg } from '@keen-gauge/core/lineup/svg';
 import { FileDown, Printer, Shapes } from 'lucide-react';
-import { useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { jobNumber } from '../../api/jobs';
 import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
-import { Panel, Row, Stack } from '../../kit/Panel';
+import { Panel, Row } from '../../kit/Panel';
 import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
@@ -19,6 +20,7 @@ import { NodeEditor } from './NodeEditor';
 const Beside = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
+  grid-template-rows: auto 1fr;
   gap: 1rem;
   align-items: start;
   @media (max-width: 70rem) {
@@ -36,12 +38,14 @@ export function LineupStation() {
   const [chosen, setChosen] = useState<string>();
   const [shapes, setShapes] = useState(false);
   const [editing, setEditing] = useState(false);
+  const editor = useRef<HTMLDivElement>(null);
   const wide = useMedia('(min-width: 70rem)');
   const present = lineup.rows.some(({ id }) => id === chosen);
   const selected = present ? chosen : (assessment.weakest?.nodeId ?? lineup.rows.at(-1)?.id);
   const fresh = survey.supply.nodes.every(({ ratingA, cable }) => ratingA === undefined && cable === undefined);
   const weakest = lineup.rows.find((row) => row.weakest);
 
+  const { show, open } = useChooser(setChosen, setEditing, editor);
   const exportSvg = (): void => {
     const title = `${jobNumber(job.number)} ${job.place}: supply line-up`;
     const url = URL.createObjectURL(new Blob([lineupSvg(lineup, title)], { type: 'image/svg+xml' }));
@@ -70,55 +74,46 @@ export function LineupStation() {
         </p>
       )}
       <Beside>
-        <Stack>
-          <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
-            {lineup.rows.length === 0 ? (
-              <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
-            ) : (
-              <LineupView
-                lineup={lineup}
-                selected={selected}
-                onSelect={(id) => {
-                  setChosen(id);
-                  setEditing(true);
-                }}
-              />
-            )}
-            <Row className="no-print">
-              {!fresh && (
-                <Button
-                  onPress={() => {
-                    setShapes(true);
-                  }}
-                >
-                  <Shapes size={18} aria-hidden /> Start from a shape
-                </Button>
-              )}
-              <Button onPress={exportSvg}>
-                <FileDown size={18} aria-hidden /> Export SVG
-              </Button>
+        <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
+          {lineup.rows.length === 0 ? (
+            <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
+          ) : (
+            <LineupView
+              lineup={lineup}
+              selected={selected}
+              opensAt={wide ? 'beside' : 'sheet'}
+              onSelect={setChosen}
+              onOpen={open}
+            />
+          )}
+          <Row className="no-print">
+            {!fresh && (
               <Button
                 onPress={() => {
-                  window.print();
+                  setShapes(true);
                 }}
               >
-                <Printer size={18} aria-hidden /> Print
+                <Shapes size={18} aria-hidden /> Start from a shape
               </Button>
-            </Row>
-          </Panel>
-          <OpenHere
-            station="line-up"
-            onShow={({ subjectId }) => {
-              setChosen(subjectId);
-              setEditing(true);
-            }}
-          />
-        </Stack>
+            )}
+            <Button onPress={exportSvg}>
+              <FileDown size={18} aria-hidden /> Export SVG
+            </Button>
+            <Button
+              onPress={() => {
+                window.print();
+              }}
+            >
+              <Printer size={18} aria-hidden /> Print
+            </Button>
+          </Row>
+        </Panel>
         {wide && selected !== undefined && (
-          <div className="no-print">
+          <div ref={editor} data-node={selected} className="no-print" style={{ gridColumn: 2, gridRow: '1 / 3' }}>
             <NodeEditor key={selected} nodeId={selected} onChosen={setChosen} />
           </div>
         )}
+        <OpenHere station="line-up" onShow={show} />
       </Beside>
       {!wide && selected !== undefined && (
         <Sheet
@@ -149,4 +144,29 @@ export function LineupStation() {
       </Sheet>
     </StationFrame>
   );
+}
+
+/** Ways to choose a node that stay the same from one keystroke to the next, so that lists made with them do too. */
+function useChooser(
+  setChosen: (id: string | undefined) => void,
+  setEditing: (editing: boolean) => void,
+  editor: React.RefObject<HTMLDivElement | null>,
+) {
+  const show = useCallback(
+    ({ subjectId }: Finding): void => {
+      setChosen(subjectId);
+      setEditing(true);
+    },
+    [setChosen, setEditing],
+  );
+  const open = useCallback(
+    (id: string): void => {
+      // On a screen with room the editor stands beside already: Enter, or a second tap, goes into it.
+      if (editor.current?.dataset['node'] === id) editor.current.querySelector('input')?.focus();
+      setChosen(id);
+      setEditing(true);
+    },
+    [setChosen, setEditing, editor],
+  );
+  return { show, open };
 }

@@ -1,0 +1,28 @@
+import { chromium, type Page } from '@playwright/test';
+import { BROWSER_ARGS } from '../scripts/machine/browser.mjs';
+
+/** A signed-in page of the application under measurement, in the browser the journeys use. */
+export async function openPage(
+  base: string,
+): Promise<{ page: Page; second: () => Promise<Page>; close: () => Promise<void> }> {
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: BROWSER_ARGS,
+  });
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
+  const page = await context.newPage();
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill('maren@fennel.example');
+  await page.getByLabel('Password').fill('keen-gauge-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: 'Jobs' }).waitFor();
+  return { page, second: () => context.newPage(), close: () => browser.close() };
+}
+
+/** A job made through the API with the page's own session; its id. */
+export async function makeJob(page: Page, place: string): Promise<string> {
+  const id = crypto.randomUUID();
+  const made = await page.request.post('/api/jobs', { data: { id, place, wanted: 'bench' } });
+  if (!made.ok()) throw new Error(`making a job answered ${made.status()}`);
+  return id;
+}
