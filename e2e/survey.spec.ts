@@ -98,6 +98,13 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await choose(page, 'Where do vehicles charge?', 'Outdoors');
   });
 
+  await test.step('room for it on the board', async () => {
+    await goTo(page, 'Line-up');
+    await page.getByRole('option', { name: /^Board,/ }).click();
+    await page.getByRole('button', { name: 'Spare ways: 2' }).click();
+    await choose(page, 'Does its maker allow the new device in it?', 'Yes');
+  });
+
   await test.step('the route', async () => {
     await expect(gauge).toContainText('Fit, then notify');
     await goTo(page, 'Route');

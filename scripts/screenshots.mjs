@@ -13,21 +13,24 @@ const OUT = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, size, light, job (part of its place) and station. */
+/** Name, size, light, job (part of its place), station, and a button to press there. */
 const VIEWS = [
   ['jobs', DESK, 'paper'],
   ['place', DESK, 'paper', 'High Sett', 'place'],
   ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
   ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
+  ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
   ['loads', DESK, 'paper', 'Candlemas', 'loads'],
   ['charger', DESK, 'paper', 'Larkrise', 'charger'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Candlemas', 'pack'],
   ['history', DESK, 'paper', 'Candlemas', 'history'],
-  ['three-phase', DESK, 'paper', 'Fold Yard', 'charger'],
+  ['photos', DESK, 'paper', 'Candlemas', 'photos'],
+  ['photo', DESK, 'paper', 'Candlemas', 'photos', 'Open photograph 1'],
+  ['three-phase', DESK, 'paper', 'Candle Court', 'line-up'],
+  ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
   ['phone-cut-out', PHONE, 'daylight', 'Hollow Row', 'cut-out'],
-  ['phone-loads', PHONE, 'cupboard', 'Boathouse', 'loads'],
 ];
 
 async function main() {
@@ -56,7 +59,7 @@ async function main() {
     await page.getByLabel('Password').fill('keen-gauge-demo');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.getByRole('heading', { name: 'Jobs' }).waitFor();
-    for (const [name, size, light, place, station] of VIEWS) {
+    for (const [name, size, light, place, station, button] of VIEWS) {
       await page.setViewportSize(size);
       await page.evaluate((chosen) => localStorage.setItem('keen-gauge-light', chosen), light);
       await page.goto('/');
@@ -68,10 +71,14 @@ async function main() {
         await page.getByRole('heading', { level: 1 }).waitFor();
         if (station === 'history') await page.getByText('revision 1', { exact: false }).first().waitFor();
       }
+      if (button) await page.getByRole('button', { name: new RegExp(button) }).click();
       await page.waitForLoadState('networkidle');
       await page.screenshot({ path: join(OUT, `${name}.png`) });
       console.log(`docs/screenshots/${name}.png`);
     }
+    await page.goto('/instruments');
+    await page.getByText('Calibration was due').waitFor();
+    await page.screenshot({ path: join(OUT, 'instruments.png') });
   } finally {
     await browser.close();
     await server.stop();
