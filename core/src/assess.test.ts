@@ -372,6 +372,43 @@ describe('assess is total', () => {
     );
   });
 
+  it('finds the weakest link where least is left, at any shape, and every node takes no less than any part below it', () => {
+    fc.assert(
+      fc.property(anySurvey, (document) => {
+        const reading = readSurvey(JSON.parse(JSON.stringify(document)));
+        if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
+        const { nodes, weakest } = assess(reading.survey, gbDefault);
+        const left = nodes.flatMap(({ headroom }) => Object.values(headroom).flatMap(({ value }) => value ?? []));
+        expect(weakest?.headroomA ?? null).toBe(left.length === 0 ? null : Math.min(...left));
+        const byId = new Map(nodes.map((each) => [each.id, each]));
+        // A shared service carries the neighbours' demand as well, which hangs from nothing above it here.
+        for (const { fedFrom, before, after } of nodes.filter(({ kind }) => kind !== 'service'))
+          for (const phase of ['L1', 'L2', 'L3'] as const) {
+            const above = byId.get(fedFrom ?? '');
+            const grows = (own: number | null | undefined, whole: number | null | undefined): void => {
+              if (above && own != null && whole != null) expect(whole).toBeGreaterThanOrEqual(own - 1e-6);
+            };
+            grows(before[phase]?.value, above?.before[phase]?.value);
+            grows(after[phase]?.value, above?.after[phase]?.value);
+          }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('a shared service takes what this property takes and what the neighbour does, no more and no less', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 90 }), (ownA, nextDoorA) => {
+        const made = settled((s) => {
+          s.loads = [{ id: 'hot', class: 'floor-warming', currentA: ownA }];
+          s.intake.loop = { status: 'feeds-next-door', neighbourDemandA: nextDoorA, sharedRatingA: 100 };
+        });
+        const [own, both] = [made.demand.before.L1?.value ?? NaN, made.supply.sharedService?.before.L1?.value ?? NaN];
+        expect(both).toBeCloseTo(own + nextDoorA, 9);
+      }),
+    );
+  });
+
   it('a guard that holds stays held when every rating rises', () => {
     fc.assert(
       fc.property(

@@ -108,7 +108,7 @@ function rowMarks(row: LineupRow, at: number, place: Place): Mark[] {
     ...(row.weakest ? pinch(x, y) : []),
     ...symbol(row, x, y),
     text(left, top + (narrow ? 22 : 24), fitted(row.name, words, 15.5), 15.5, 'ink', { bold: true }),
-    ...ratingMarks(row, left, top + (narrow ? 43 : 45), words),
+    ...ratingMarks(row, left, top + (narrow ? 43 : 45), narrow ? words - (row.weakest ? 104 : 34) : words),
     ...barMarks(row, bar, place),
     ...headroomMarks(row, width - 10, top, narrow),
   ];

@@ -20,8 +20,8 @@ export function StationFrame({
   readonly openHere?: boolean;
 }) {
   const { assessment } = useSurvey();
-  const findings = assessment.findings.filter((finding) => finding.station === station);
-  const dangers = findings.filter(({ grade }) => grade === 'danger');
+  // A danger stands at the head of every station, and nothing puts it away.
+  const dangers = assessment.findings.filter(({ grade }) => grade === 'danger');
   return (
     <Stack>
       <div>

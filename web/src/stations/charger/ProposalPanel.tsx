@@ -6,7 +6,8 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundText } from '../bound';
+import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { placesToHang } from '../places';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -14,7 +15,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
   const set = useSet();
   const path = ['proposals', proposal.id];
   const nodes = survey.supply.nodes.map(({ id, label, kind }) => ({ value: id, label: label ?? NODE_NAMES[kind] }));
-  const boards = survey.supply.nodes.filter(({ kind }) => kind === 'board');
+  const places = placesToHang(survey);
   const { limiter } = assessment.demand;
   const { kind } = proposal.limiter;
   const least = pack.leastChargingA.value;
@@ -38,19 +39,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
             most={1000}
             usual={[16, 32]}
           />
-          {boards.length > 1 && (
-            <Select
-              label="Fed from"
-              value={proposal.nodeId}
-              options={boards.map(({ id, label, kind: nodeKind }) => ({
-                value: id,
-                label: label ?? NODE_NAMES[nodeKind],
-              }))}
-              onChange={(next) => {
-                set([...path, 'nodeId'], next);
-              }}
-            />
-          )}
+          {places.length > 1 && <BoundSelect path={[...path, 'nodeId']} label="Fed from" options={places} />}
         </FieldGrid>
         <BoundCode
           path={[...path, 'phases']}

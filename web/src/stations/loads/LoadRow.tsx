@@ -11,6 +11,7 @@ import { Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundText } from '../bound';
+import { placesToHang } from '../places';
 import { SIZES, sizeKey, sizeWords, type SizeKey } from './load-words';
 
 const Item = styled.li`
@@ -93,7 +94,7 @@ function LoadEditor({ load }: { readonly load: Load }) {
   const path = ['loads', load.id];
   const [size, setSize] = useState<SizeKey>(sizeKey(load));
   const unit = SIZES.find(({ key }) => key === size) ?? SIZES[0];
-  const boards = survey.supply.nodes.filter(({ kind }) => kind === 'board' || kind === 'feeder' || kind === 'device');
+  const places = placesToHang(survey);
 
   /** Another way of giving the size empties the one before: a load has one size. */
   const changeSize = (next: SizeKey): void => {
@@ -151,11 +152,11 @@ function LoadEditor({ load }: { readonly load: Load }) {
             help="1 when left out."
           />
         )}
-        {boards.length > 1 && (
+        {places.length > 1 && (
           <Select
             label="Hangs from"
             value={load.nodeId}
-            options={boards.map(({ id, label, kind }) => ({ value: id, label: label ?? kind }))}
+            options={places}
             onChange={(next) => {
               set([...path, 'nodeId'], next);
             }}
