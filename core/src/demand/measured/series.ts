@@ -1,0 +1,40 @@
+import type { Phase } from '../../survey/words';
+
+/** What was wrong with a log, counted; nothing of it is repaired. Rows are those of the file, counted from 1. */
+export interface LogFaults {
+  /** Rows whose time cannot be read. */
+  readonly noTime: FaultCount;
+  /** Cells that hold no number. */
+  readonly noNumber: FaultCount;
+  /** The same moment again: the first reading stands. */
+  readonly repeated: FaultCount;
+  /** Earlier than the row before: left out. */
+  readonly backward: FaultCount;
+  /** Below nought: a reversed clamp, or export. Left out of the demand. */
+  readonly negative: FaultCount;
+  /** More than any supply of this kind carries. Left out. */
+  readonly impossible: FaultCount;
+  /** Stretches in which nothing was logged, and how long they are together. */
+  readonly gaps: number;
+  readonly gapSeconds: number;
+  /** Stretches of more than six hours in which a current that is not nought never moved. */
+  readonly stuck: number;
+}
+
+export interface FaultCount {
+  readonly count: number;
+  /** The first few rows it was met in. */
+  readonly rows: readonly number[];
+}
+
+/** One log as amperes against universal time. Each sample stands for the seconds after it, up to the next or the interval. */
+export interface LogSeries {
+  /** Seconds of universal time since 1970, rising. */
+  readonly times: Float64Array;
+  readonly phases: readonly Phase[];
+  /** Amperes a phase, one value a time; NaN where the cell held nothing usable. */
+  readonly amperes: Readonly<Partial<Record<Phase, Float32Array>>>;
+  /** The usual distance between samples, in seconds. */
+  readonly intervalS: number;
+  readonly faults: LogFaults;
+}
