@@ -27,6 +27,7 @@ module.exports = {
       from: { path: '^core/src', pathNot: '[.]test[.]ts$' },
       to: { path: 'node_modules', pathNot: 'node_modules/(class-validator|class-transformer|reflect-metadata)/' },
     },
+    notInto('standins-stand-alone', '^standins/', '^(server|web)/'),
     notInto('web-not-into-server', '^web/', '^server/'),
     notInto('server-not-into-web', '^server/', '^web/'),
     notInto(

@@ -12,7 +12,7 @@ import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT, RUN } from './machine/root.mjs';
 
-const TYPED = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'bench', 'e2e'];
+const TYPED = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'bench', 'e2e', 'standins'];
 
 function run(what, args, env = {}) {
   console.log(`\n— ${what}`);
@@ -53,6 +53,7 @@ async function main() {
       'core/src',
       'server/src',
       'web/src',
+      'standins',
     ]) && checks;
   for (const project of TYPED) checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
   ensureBuilt('server');

@@ -16,6 +16,7 @@ export default defineConfig({
         assess: 'src/cli/assess.ts',
         schema: 'src/cli/schema.ts',
         bench: '../bench/bench.ts',
+        logger: '../standins/run-logger.ts',
       },
       output: { entryFileNames: '[name].js' },
     },

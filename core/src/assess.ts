@@ -1,7 +1,10 @@
 import type { Assessment, PerPhase } from './assessment';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
+import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
+import { declaredDemand, withWhole } from './demand/declared';
 import { loadFindings } from './demand/findings';
 import { basisGap, basisShortfall, demandPerPhase, inBasis } from './demand/maximum-demand';
+import { measuredDemand, measuredFindings } from './demand/measured/verdict';
 import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
 import { earthingFindings } from './earthing/arrangement';
 import { STATIONS, type Finding } from './finding';
@@ -26,7 +29,7 @@ import { placeFindings } from './route/place-findings';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
 import type { Survey } from './survey/survey';
-import type { Basis, LoadPhase, Phase, Premises } from './survey/words';
+import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words';
 import { nodeOf } from './tree/sets-below';
 import { hangsFrom, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
 
@@ -36,7 +39,8 @@ import { hangsFrom, phaseAt, supplyTree, type SupplyTree } from './tree/supply-t
  */
 export function assess(survey: Survey, pack: RulePack): Assessment {
   const phases = supplyPhases(survey.supply.phases);
-  const reckoner = reckonerOf(phases, survey.place.premises ?? 'household', pack);
+  const premises = survey.place.premises ?? 'household';
+  const byLists = reckonerOf(phases, premises, pack);
   const tree = supplyTree(survey);
   const device = tree.device?.node;
   const fuse = fuseRating(device, pack);
@@ -48,10 +52,15 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
   const connected = belowDevice(loads, tree);
   const proposed = belowDevice(equipment, tree);
-  const basis = declaredBasis(survey, connected, pack);
-  const gap = basisGap(connected, basis);
-  const shortfall = basisShortfall(connected, basis);
-  const counted = inBasis(connected, basis);
+  const measured = measuredDemand(survey, phases, pack);
+  const listed = keptByBasis(connected);
+  const declared = declaredDemand(survey, connected, measured, byLists, listed, pack);
+  const { basis, lists } = declared;
+  const counted = listed(lists);
+  const reckoner = withWhole(byLists, counted, declared.whole);
+  const isMeasured = phases.every((phase) => declared.whole[phase] !== undefined);
+  const gap = isMeasured ? undefined : basisGap(connected, lists);
+  const shortfall = isMeasured ? undefined : basisShortfall(connected, lists);
   const unsized = proposed.some(({ currentA }) => currentA === null)
     ? 'The rating of the new equipment is not known.'
     : undefined;
@@ -63,7 +72,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     survey,
     tree,
     fuse,
-    counted: connected === loads ? counted : inBasis(loads, basis),
+    counted: connected === loads ? counted : inBasis(loads, lists),
     proposed: equipment,
     limit,
     reckoner,
@@ -96,8 +105,14 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     },
     demand: {
       basis,
-      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, reckoner),
-      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, reckoner),
+      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
+      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
+      byMeasurement: measured.byMeasurement,
+      everythingOn: eachPhase(phases, (phase) => everythingOn(connected, phase)),
+      baseLoad: measured.base,
+      comparison: eachPhase(phases, (phase) => compareBases(connected, phase, premises, pack)),
+      unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
+      emptiestPhase: emptiestPhase(counted, phases, premises, pack) ?? null,
       before,
       afterUnmanaged,
       afterManaged,
@@ -118,6 +133,8 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...readingFindings(survey),
       ...earthingFindings(survey, pack),
       ...loadFindings(survey, connected),
+      ...measuredFindings(survey, measured, pack),
+      ...declared.findings,
       ...chargerFindings(survey, pack, tree),
       ...unratedFindings(survey, tree, fuse),
       ...overloadFindings(nodes),
@@ -160,15 +177,21 @@ function reckonerOf(phases: readonly Phase[], premises: Premises, pack: RulePack
   };
 }
 
-/** The basis the surveyor stands by, if it has what it needs; otherwise the pack's own. */
-function declaredBasis(survey: Survey, connected: readonly Connected[], pack: RulePack): Basis {
-  const { basis, reason } = survey.declaration;
-  if (basis === undefined) return pack.defaultBasis;
-  const usable = basis === 'circuits' || (reason?.trim() && basisGap(connected, basis) === undefined);
-  return usable ? basis : pack.defaultBasis;
+/** The loads of each basis, one list each, since a demand is kept by its list. */
+function keptByBasis(connected: readonly Connected[]): (basis: ListBasis) => readonly Connected[] {
+  const kept = new Map<ListBasis, readonly Connected[]>();
+  return (basis) => {
+    const found = kept.get(basis) ?? inBasis(connected, basis);
+    kept.set(basis, found);
+    return found;
+  };
 }
 
-function inOneBasis(basis: Basis, label: string, connected: readonly Connected[], reckoner: Reckoner): PerPhase {
+function eachPhase<T>(phases: readonly Phase[], make: (phase: Phase) => T): Partial<Record<Phase, T>> {
+  return Object.fromEntries(phases.map((phase) => [phase, make(phase)]));
+}
+
+function inOneBasis(basis: ListBasis, label: string, connected: readonly Connected[], reckoner: Reckoner): PerPhase {
   const demands = reckoner(inBasis(connected, basis));
   return perPhase(demands, label, basisGap(connected, basis), basisShortfall(connected, basis));
 }

@@ -1,6 +1,7 @@
 import type { ConditionVerdict } from './intake/condition';
 import type { LoopVerdict } from './intake/loop-status';
 import type { SharedService } from './intake/shared-service';
+import type { ClassShare } from './demand/comparison';
 import type { Finding } from './finding';
 import type { Route } from './route/route';
 import type { Basis, Evidence, NodeKind, Phase } from './survey/words';
@@ -48,6 +49,16 @@ export interface Assessment {
     readonly basis: Basis;
     readonly byCircuits: PerPhase;
     readonly byAppliances: PerPhase;
+    readonly byMeasurement: PerPhase;
+    /** Bounds that are no demands: everything on at once, and what nearly always flows. */
+    readonly everythingOn: PerPhase;
+    readonly baseLoad: PerPhase;
+    /** The two list bases class by class; the parts add up to each demand. */
+    readonly comparison: Readonly<Partial<Record<Phase, readonly ClassShare[]>>>;
+    /** How far the fullest or emptiest phase is from the mean, in percent; null on one phase. */
+    readonly unbalancePercent: number | null;
+    /** Where a new single-phase load is best put; null on one phase. */
+    readonly emptiestPhase: Phase | null;
     readonly before: PerPhase;
     readonly afterUnmanaged: PerPhase;
     readonly afterManaged: PerPhase;

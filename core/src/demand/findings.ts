@@ -67,8 +67,8 @@ export function loadFindings(survey: Survey, connected: readonly Connected[]): F
 function declarationFindings(survey: Survey, connected: readonly Connected[]): Finding[] {
   const { basis, reason } = survey.declaration;
   const about = { station: 'loads', grade: 'act', askOf: 'surveyor' } as const;
-  if (basis !== 'appliances') return [];
-  const gap = basisGap(connected, basis);
+  if (basis === undefined || basis === 'circuits') return [];
+  const gap = basis === 'appliances' ? basisGap(connected, basis) : undefined;
   if (gap !== undefined)
     return [
       {
@@ -83,8 +83,8 @@ function declarationFindings(survey: Survey, connected: readonly Connected[]): F
       {
         ...about,
         id: 'declaration-without-reason',
-        title: 'Declared by appliances without a reason. The figure by circuits is used.',
-        remedy: 'Say why the appliances are nearer to life here.',
+        title: `Declared by ${basis} without a reason. The figure by circuits is used.`,
+        remedy: 'Say why it is nearer to life here.',
         field: 'declaration.reason',
       },
     ];

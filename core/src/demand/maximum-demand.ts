@@ -1,5 +1,5 @@
 import type { Allowance, RulePack } from '../rules/rule-pack';
-import { LOAD_CLASSES, type Basis, type LoadClass, type Phase, type Premises } from '../survey/words';
+import { LOAD_CLASSES, type ListBasis, type LoadClass, type Phase, type Premises } from '../survey/words';
 import { figure, reckon, sum, unknownFigure, type Figure, type Step, type StepWords, type Worked } from '../worked';
 import { allowanceWords, allowedCurrent, allowedOf, needsOnlyTally, Tally } from './allowance';
 import type { Connected } from './connected';
@@ -30,10 +30,10 @@ export const CLASS_NAMES: Readonly<Record<LoadClass, string>> = {
 };
 
 /** Loads that stand for the sockets in the other basis, so that sockets are never counted twice. */
-const LEFT_OUT: Readonly<Record<Basis, LoadClass>> = { circuits: 'socket-appliance', appliances: 'socket-circuit' };
+const LEFT_OUT: Readonly<Record<ListBasis, LoadClass>> = { circuits: 'socket-appliance', appliances: 'socket-circuit' };
 
 /** The loads that count in a basis. */
-export function inBasis(loads: readonly Connected[], basis: Basis): Connected[] {
+export function inBasis(loads: readonly Connected[], basis: ListBasis): Connected[] {
   return loads.filter((load) => load.class !== LEFT_OUT[basis]);
 }
 
@@ -51,13 +51,22 @@ export function demandOnPhase(
   pack: RulePack,
 ): PhaseDemand {
   const table = pack.allowances.value[premises];
-  const locked = loads.some(({ interlock }) => interlock);
   // Without interlocks every load runs and no list of the running ones is needed until somebody asks for the working.
-  const running = locked ? worstTogether(sizedOn(loads, phase), (set) => totalOn(set, phase, table)) : loads;
+  const running = isLocked(loads) ? runningOn(loads, phase, table) : loads;
   const label = 'Maximum demand';
   const steps = (): readonly Step[] => sum(label, 'A', partsByClass(sizedOn(running, phase), table, pack)).steps();
   const complete = loads.every(({ currentA, phases }) => currentA !== null || !phases.includes(phase));
   return { phase, worked: { label, value: totalOn(running, phase, table), unit: 'A', steps }, complete };
+}
+
+function isLocked(loads: readonly Connected[]): boolean {
+  return loads.some(({ interlock }) => interlock);
+}
+
+/** The loads on a phase that run at the worst moment: all that have a size, but of those interlocked only one. */
+export function runningOn(loads: readonly Connected[], phase: Phase, table: AllowanceTable): Sized[] {
+  const sized = sizedOn(loads, phase);
+  return isLocked(sized) ? worstTogether(sized, (set) => totalOn(set, phase, table)) : sized;
 }
 
 type AllowanceTable = Readonly<Record<LoadClass, Allowance>>;
@@ -121,7 +130,7 @@ export function demandPerPhase(
 }
 
 /** Why a basis cannot give a figure, or undefined when it can. */
-export function basisGap(loads: readonly Connected[], basis: Basis): string | undefined {
+export function basisGap(loads: readonly Connected[], basis: ListBasis): string | undefined {
   if (loads.length === 0) return 'No loads have been entered.';
   if (basis === 'appliances' && !loads.some((load) => load.class === 'socket-appliance'))
     return 'No appliances on sockets have been listed.';
@@ -132,7 +141,7 @@ export function basisGap(loads: readonly Connected[], basis: Basis): string | un
  * Why a figure in this basis is only a lower bound: a load without a size, or sockets known to be there but listed in
  * the other way only.
  */
-export function basisShortfall(loads: readonly Connected[], basis: Basis): string | undefined {
+export function basisShortfall(loads: readonly Connected[], basis: ListBasis): string | undefined {
   const unsized = inBasis(loads, basis).filter((load) => load.currentA === null);
   if (unsized.length > 0) return `No size given for ${unsized.map((load) => load.label).join(', ')}.`;
   const has = (kind: LoadClass) => loads.some((load) => load.class === kind);

@@ -69,6 +69,9 @@ export const gbDefault: RulePack = {
   },
   filamentPointW: { value: 100, source: 'published diversity allowances, lighting points' },
   defaultBasis: 'circuits',
+  leastLogDays: { value: 7, source: 'house rule: a whole week' },
+  sureLogDays: { value: 28, source: 'house rule: four whole weeks' },
+  leastLogCoveragePercent: { value: 90, source: 'house rule' },
   fallbackFuseA: { value: 60, source: 'house rule: smallest cut-out fuse in usual use' },
   largestUsualFuseA: { value: 100, source: 'largest cut-out fuse in usual use' },
   tailsLimitA: {

@@ -1,4 +1,4 @@
-import type { Basis, LoadClass, Premises } from '../survey/words';
+import type { ListBasis, LoadClass, Premises } from '../survey/words';
 
 /** A value that a code, a standard or an operator sets, with where it comes from. */
 export interface Ruled<T> {
@@ -40,7 +40,12 @@ export interface RulePack {
   readonly nominalVoltageV: Ruled<number>;
   readonly allowances: Ruled<Readonly<Record<Premises, Readonly<Record<LoadClass, Allowance>>>>>;
   readonly filamentPointW: Ruled<number>;
-  readonly defaultBasis: Basis;
+  readonly defaultBasis: ListBasis;
+  /** Whole days a log must cover to declare from it, and from which on nothing is said of its shortness. */
+  readonly leastLogDays: Ruled<number>;
+  readonly sureLogDays: Ruled<number>;
+  /** How much of its span a log must cover to declare from it, in percent. */
+  readonly leastLogCoveragePercent: Ruled<number>;
   readonly fallbackFuseA: Ruled<number>;
   /** The most a cut-out in usual use may hold, taken where nothing says what is in it. */
   readonly largestUsualFuseA: Ruled<number>;

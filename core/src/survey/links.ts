@@ -11,6 +11,8 @@ export function linkFaults(survey: Survey): Fault[] {
     ...repeatedIds('$.intake.faults', survey.intake.faults),
     ...repeatedIds('$.readings', survey.readings),
     ...repeatedIds('$.photos', survey.photos),
+    ...repeatedIds('$.measurements', survey.measurements),
+    ...survey.measurements.flatMap(({ phases }, index) => repeatedIds(`$.measurements[${index}].phases`, phases)),
     ...repeatedIds('$.intake.looks', survey.intake.looks ?? []),
     ...repeatedIds('$.intake.loop.signs', survey.intake.loop.signs ?? []),
     ...survey.supply.nodes.flatMap(({ checks }, index) =>

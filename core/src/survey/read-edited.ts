@@ -5,7 +5,7 @@ import { Survey } from './survey';
 import { validated } from './validated';
 
 /** The lists of a survey, by where they are. */
-const LISTS = ['loads', 'proposals', 'readings', 'photos', 'supply.nodes', 'intake.faults'] as const;
+const LISTS = ['loads', 'proposals', 'readings', 'measurements', 'photos', 'supply.nodes', 'intake.faults'] as const;
 type ListPath = (typeof LISTS)[number];
 
 /**
@@ -33,8 +33,7 @@ export function readEdited(survey: Survey, paths: readonly (readonly string[])[]
     whole.has(list) ? members : members.filter(({ id }) => touched.get(list)?.has(id));
   const sparse: Record<string, unknown> = { format: survey.format, version: survey.version };
   for (const part of parts) {
-    if (part === 'loads' || part === 'proposals' || part === 'readings' || part === 'photos')
-      sparse[part] = only(part, survey[part] as readonly { readonly id: string }[]);
+    if (isTopList(part)) sparse[part] = only(part, survey[part] as readonly { readonly id: string }[]);
     else if (part === 'supply') sparse[part] = { ...survey.supply, nodes: only('supply.nodes', survey.supply.nodes) };
     else if (part === 'intake')
       sparse[part] = { ...survey.intake, faults: only('intake.faults', survey.intake.faults) };
@@ -44,6 +43,12 @@ export function readEdited(survey: Survey, paths: readonly (readonly string[])[]
   if ('faults' in validated(Survey, sparse)) return readSurvey(survey);
   const links: Fault[] = linkFaults(survey);
   return links.length > 0 ? { faults: links } : { survey };
+}
+
+const TOP_LISTS = ['loads', 'proposals', 'readings', 'measurements', 'photos'] as const;
+
+function isTopList(part: string): part is (typeof TOP_LISTS)[number] {
+  return (TOP_LISTS as readonly string[]).includes(part);
 }
 
 const PARTS: readonly string[] = Object.keys(new Survey()).concat('notes');

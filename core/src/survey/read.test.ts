@@ -22,6 +22,7 @@ describe('reading a survey', () => {
       intake: { faults: [], loop: {} },
       earthing: {},
       readings: [],
+      measurements: [],
       photos: [],
       loads: [],
       declaration: {},

@@ -3,6 +3,7 @@ import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
 import { Intake } from './intake';
 import { Load } from './load';
+import { Measurement } from './measurement';
 import { Photo } from './photo';
 import { Place } from './place';
 import { Proposal, SupplyRequest } from './proposal';
@@ -17,6 +18,7 @@ export const SURVEY_VERSION = 1;
 export class Declaration {
   @OneOf(BASES) basis?: Basis;
   @Text(500) reason?: string;
+  @Text(100) declaredBy?: string;
 }
 
 /**
@@ -33,6 +35,7 @@ export class Survey {
   @Part(() => Intake) intake: Intake = new Intake();
   @Part(() => Earthing) earthing: Earthing = new Earthing();
   @ListOf(() => Reading, 500) readings: Reading[] = [];
+  @ListOf(() => Measurement, 50) measurements: Measurement[] = [];
   @ListOf(() => Photo, 500) photos: Photo[] = [];
   @ListOf(() => Load, 500) loads: Load[] = [];
   @Part(() => Declaration) declaration: Declaration = new Declaration();

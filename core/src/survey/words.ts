@@ -159,8 +159,13 @@ export const PHASES = ['L1', 'L2', 'L3', 'all'] as const;
 export type LoadPhase = (typeof PHASES)[number];
 export type Phase = 'L1' | 'L2' | 'L3';
 
-export const BASES = ['circuits', 'appliances'] as const;
+export const BASES = ['circuits', 'appliances', 'measurement'] as const;
 export type Basis = (typeof BASES)[number];
+/** The bases that reckon from lists of loads. */
+export type ListBasis = Exclude<Basis, 'measurement'>;
+
+export const MEASUREMENT_KINDS = ['spot', 'full-load-test', 'logger', 'half-hourly'] as const;
+export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 
 export const LIMITER_KINDS = ['none', 'fixed', 'clamp'] as const;
 export type LimiterKind = (typeof LIMITER_KINDS)[number];

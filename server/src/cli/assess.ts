@@ -1,12 +1,17 @@
 import { assess } from '@keen-gauge/core/assess';
+import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
 import { rulePack, RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import { readSurvey } from '@keen-gauge/core/survey/read';
+import type { Survey } from '@keen-gauge/core/survey/survey';
 import { isUtf8 } from 'node:buffer';
 import { readFile } from 'node:fs/promises';
+import { basename } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
+import { analyseFile, type LogReport } from './log-file';
 
-const USAGE = 'usage: npm run -s assess -- FILE.json [--rules ID]   (- reads standard input)';
+const USAGE = 'usage: npm run -s assess -- FILE.json [--rules ID] [--log LOGFILE]   (- reads standard input)';
 
 /** Larger than any survey, small enough not to hurt. */
 const MOST_BYTES = 20_000_000;
@@ -39,10 +44,26 @@ async function read(file: string): Promise<unknown> {
   }
 }
 
+async function logOf(path: string, pack: RulePack): Promise<LogReport> {
+  try {
+    return await analyseFile(path, pack.nominalVoltageV.value);
+  } catch (error) {
+    return refuse(
+      `--log: ${error instanceof Error ? error.message : 'cannot be read'}; expected a log of amperes, watts or energy`,
+    );
+  }
+}
+
+/** An id no measurement of the survey has. */
+function freshLogId({ measurements }: Survey): string {
+  const taken = new Set(measurements.map(({ id }) => id));
+  for (let at = 1; ; at += 1) if (!taken.has(`log-${at}`)) return `log-${at}`;
+}
+
 async function main(): Promise<void> {
   let options;
   try {
-    options = parseArgs({ options: { rules: { type: 'string' } }, allowPositionals: true });
+    options = parseArgs({ options: { rules: { type: 'string' }, log: { type: 'string' } }, allowPositionals: true });
   } catch (error) {
     throw new Refusal([error instanceof Error ? error.message : 'unknown option', USAGE]);
   }
@@ -55,7 +76,15 @@ async function main(): Promise<void> {
   const reading = readSurvey(await read(file));
   if ('faults' in reading)
     throw new Refusal(reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
-  process.stdout.write(`${JSON.stringify(assess(reading.survey, pack), null, 2)}\n`);
+  const { survey } = reading;
+  const log = options.values.log === undefined ? undefined : await logOf(options.values.log, pack);
+  if (log)
+    survey.measurements.push({
+      ...measurementOf(log.analysis, freshLogId(survey)),
+      fileName: basename(options.values.log ?? ''),
+    });
+  const assessment = assess(survey, pack);
+  process.stdout.write(`${JSON.stringify(log ? { ...assessment, log } : assessment, null, 2)}\n`);
 }
 
 main().catch((error: unknown) => {

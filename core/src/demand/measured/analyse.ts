@@ -45,8 +45,8 @@ export interface LogAnalysis {
   readonly coverage: number;
   /** Whole local days with at least nine tenths of their readings. */
   readonly days: number;
-  /** Months of the year in which there are such days, 1 to 12. */
-  readonly months: readonly number[];
+  /** How many of them lie from October to March, when homes are heated. */
+  readonly winterDays: number;
   readonly phases: Readonly<Partial<Record<Phase, PhaseAnalysis>>>;
   readonly faults: LogFaults;
 }
@@ -66,7 +66,7 @@ export function analyseLog(series: LogSeries, progress: Progress = () => undefin
   const local = localSeconds(times);
   const found: Partial<Record<Phase, PhaseAnalysis>> = {};
   let covered = Infinity;
-  let days: { count: number; months: readonly number[] } = { count: 0, months: [] };
+  let days = { count: 0, winter: 0 };
   phases.forEach((phase, at) => {
     const values = amperes[phase] ?? new Float32Array();
     const made = analysePhase(times, local, values, intervalS);
@@ -83,7 +83,7 @@ export function analyseLog(series: LogSeries, progress: Progress = () => undefin
     spanDays: spanS / 86_400,
     coverage: spanS === 0 || !Number.isFinite(covered) ? 0 : Math.min(1, (covered * intervalS) / spanS),
     days: days.count,
-    months: days.months,
+    winterDays: days.winter,
     phases: found,
     faults,
   };
@@ -105,7 +105,7 @@ function localSeconds(times: Float64Array): Float64Array {
 interface MadePhase {
   readonly analysis: PhaseAnalysis;
   readonly usable: number;
-  readonly days: { readonly count: number; readonly months: readonly number[] };
+  readonly days: { readonly count: number; readonly winter: number };
 }
 
 function analysePhase(
@@ -128,7 +128,7 @@ function analysePhase(
   const daily = dailyHighs(local, half, values, intervalS);
   return {
     usable,
-    days: { count: daily.highs.length, months: daily.months },
+    days: { count: daily.highs.length, winter: daily.winter },
     analysis: {
       peakA,
       peakAt,
@@ -201,22 +201,23 @@ function highest(means: Float32Array | null): number | null {
   return best === -Infinity ? null : best;
 }
 
-/** Each whole local day's highest half-hour mean, and the months such days lie in. */
+/** Each whole local day's highest half-hour mean, and how many such days lie in the half of the year that is heated. */
 function dailyHighs(
   local: Float64Array,
   half: Float32Array | null,
   values: Float32Array,
   intervalS: number,
-): { highs: readonly number[]; months: readonly number[] } {
-  if (!half) return { highs: [], months: [] };
+): { highs: readonly number[]; winter: number } {
+  if (!half) return { highs: [], winter: 0 };
   const highs: number[] = [];
-  const months = new Set<number>();
+  let winter = 0;
   const wanted = (86_400 / intervalS) * 0.9;
   let [day, high, count] = [NaN, -Infinity, 0];
   const close = (): void => {
     if (count >= wanted && high > -Infinity) {
       highs.push(high);
-      months.add(new Date(day * 86_400_000).getUTCMonth() + 1);
+      const month = new Date(day * 86_400_000).getUTCMonth();
+      if (month < 3 || month > 8) winter += 1;
     }
   };
   for (let at = 0; at < local.length; at += 1) {
@@ -230,7 +231,7 @@ function dailyHighs(
     if (mean > high) high = mean;
   }
   close();
-  return { highs, months: [...months].sort((a, b) => a - b) };
+  return { highs, winter };
 }
 
 /** The week by the hour, and the day by the half-hour with its quantiles, by the clock on the wall. */

@@ -1,11 +1,41 @@
 import type { Phase } from '../../survey/words';
 import { readClockCell, readNumberCell, readTimeCell } from './cells';
-import { TIME_FORMATS, type LogMapping, type LogUnit, type TimeFormat, type ValueColumn } from './mapping';
+import {
+  DELIMITERS,
+  TIME_FORMATS,
+  type Delimiter,
+  type LogMapping,
+  type LogUnit,
+  type TimeFormat,
+  type ValueColumn,
+} from './mapping';
 
 /** What was guessed, and why, so that the person can see what to doubt. */
 export interface Guess {
   readonly mapping: LogMapping;
   readonly doubts: readonly string[];
+}
+
+/** What stands between the cells of a text: the sign that cuts the most lines into the same number of more than one. */
+export function guessDelimiter(text: string): Delimiter {
+  const lines = text
+    .split(/\r\n|\n|\r/, 60)
+    .slice(0, 59)
+    .filter((line) => line.trim() !== '');
+  let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
+  for (const delimiter of DELIMITERS) {
+    const counts = new Map<number, number>();
+    for (const line of lines) {
+      const cells = line.split(delimiter).length;
+      if (cells > 1) counts.set(cells, (counts.get(cells) ?? 0) + 1);
+    }
+    for (const [cells, count] of counts) {
+      // A comma inside numbers cuts as well, and unevenly: evenness counts before width.
+      const score = count + Math.min(cells, 50) / 100;
+      if (score > best.score) best = { delimiter, score };
+    }
+  }
+  return best.delimiter;
 }
 
 type Rows = readonly (readonly string[])[];

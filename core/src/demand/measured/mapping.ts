@@ -16,6 +16,9 @@ export const TIME_FORMATS = [
 ] as const;
 export type TimeFormat = (typeof TIME_FORMATS)[number];
 
+export const DELIMITERS = [',', ';', '\t', '|'] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+
 /** Whose clock the times are by: universal time, or that of the United Kingdom with its summer. */
 export const LOG_ZONES = ['utc', 'uk-local'] as const;
 export type LogZone = (typeof LOG_ZONES)[number];
@@ -31,6 +34,8 @@ export interface ValueColumn {
  * `wide` has a row a day, its values side by side from midnight on.
  */
 export interface LogMapping {
+  /** Between the cells of a text file; none in a workbook. */
+  readonly delimiter?: Delimiter;
   readonly layout: 'long' | 'wide';
   /** Rows before the first reading. */
   readonly skipRows: number;

@@ -363,7 +363,7 @@ describe('the figures of a log', () => {
     });
   });
 
-  it('tell days, months and a worse day once there are seven days', () => {
+  it('tell days, heated days and a worse day once there are seven days', () => {
     const day = (at: number): number => 20 + (Math.floor(at / 48) % 3) * 5;
     const week = (days: number): LogAnalysis =>
       analysed(
@@ -372,7 +372,7 @@ describe('the figures of a log', () => {
       );
     expect(week(6).phases.L1?.worseDay).toBeNull();
     const made = week(9);
-    expect([made.days, made.months, made.coverage]).toEqual([9, [1], 1]);
+    expect([made.days, made.winterDays, made.coverage]).toEqual([9, 9, 1]);
     // Daily highs 20, 25, 30, three times each: b0 = 25;
     // b1 = (0·20 + 1·20 + 2·20 + 3·25 + 4·25 + 5·25 + 6·30 + 7·30 + 8·30)/(8·9) = 990/72 = 13.75;
     // β = (27.5 − 25)/ln 2 = 3.6067; μ = 25 − 0.5772 × 3.6067 = 22.9182; ln(−ln(1 − 1/365)) = −5.8985;

@@ -1,0 +1,93 @@
+import type { RulePack } from '../rules/rule-pack';
+import type { ListBasis, LoadClass, Phase, Premises } from '../survey/words';
+import { LOAD_CLASSES } from '../survey/words';
+import { figure, reckon, written, type Figure } from '../worked';
+import { allowedCurrent } from './allowance';
+import type { Connected } from './connected';
+import { CLASS_NAMES, demandOnPhase, inBasis, runningOn } from './maximum-demand';
+
+/** What one class adds to the demand in each list basis, in amperes. */
+export interface ClassShare {
+  readonly class: LoadClass;
+  readonly name: string;
+  readonly circuitsA: number;
+  readonly appliancesA: number;
+}
+
+/**
+ * The demand of two bases class by class on one phase. The parts of each add up to its demand, and so the differences of
+ * the parts to the difference of the two.
+ */
+export function compareBases(
+  loads: readonly Connected[],
+  phase: Phase,
+  premises: Premises,
+  pack: RulePack,
+): readonly ClassShare[] {
+  const [circuits, appliances] = [
+    shares(loads, 'circuits', phase, premises, pack),
+    shares(loads, 'appliances', phase, premises, pack),
+  ];
+  return LOAD_CLASSES.flatMap((kind) => {
+    const [circuitsA, appliancesA] = [circuits.get(kind) ?? 0, appliances.get(kind) ?? 0];
+    if (circuitsA === 0 && appliancesA === 0) return [];
+    return [{ class: kind, name: CLASS_NAMES[kind], circuitsA, appliancesA }];
+  });
+}
+
+function shares(
+  loads: readonly Connected[],
+  basis: ListBasis,
+  phase: Phase,
+  premises: Premises,
+  pack: RulePack,
+): Map<LoadClass, number> {
+  const table = pack.allowances.value[premises];
+  const running = runningOn(inBasis(loads, basis), phase, table);
+  const made = new Map<LoadClass, number>();
+  for (const kind of LOAD_CLASSES) {
+    const members = running.filter((load) => load.class === kind);
+    if (members.length > 0) made.set(kind, allowedCurrent(table[kind], members));
+  }
+  return made;
+}
+
+/**
+ * The most the listed loads could draw with everything on at once, sockets at their device rating and no allowance
+ * taken: an upper bound, not a demand.
+ */
+export function everythingOn(loads: readonly Connected[], phase: Phase): Figure {
+  const counted = inBasis(loads, 'circuits').filter(({ phases }) => phases.includes(phase));
+  const amperes = counted.reduce((total, { currentA, count }) => total + (currentA ?? 0) * count, 0);
+  const complete = counted.every(({ currentA }) => currentA !== null);
+  return figure(
+    reckon('Everything on', amperes, 'A', () => ({
+      expression: 'every load and socket circuit in full, no allowance',
+      substituted: `${counted.map(({ currentA, count }) => written((currentA ?? 0) * count)).join(' + ') || '0'} = ${written(amperes)} A`,
+    })),
+    complete ? 'exact' : 'at-least',
+    complete ? undefined : 'Something here has no size given.',
+  );
+}
+
+/** How far one phase is above the mean of all, in percent of that mean; null where there is one phase or nothing flows. */
+export function unbalancePercent(amperes: readonly number[]): number | null {
+  const mean = amperes.reduce((total, each) => total + each, 0) / amperes.length;
+  if (amperes.length < 2 || mean <= 0) return null;
+  return (Math.max(...amperes.map((each) => Math.abs(each - mean))) / mean) * 100;
+}
+
+/** The phase a new single-phase load is best put on: the one that takes least now; the first of several alike. */
+export function emptiestPhase(
+  loads: readonly Connected[],
+  phases: readonly Phase[],
+  premises: Premises,
+  pack: RulePack,
+): Phase | undefined {
+  let best: { phase: Phase; amperes: number } | undefined;
+  for (const phase of phases) {
+    const amperes = demandOnPhase(loads, phase, premises, pack).worked.value;
+    if (!best || amperes < best.amperes - 1e-9) best = { phase, amperes };
+  }
+  return phases.length > 1 ? best?.phase : undefined;
+}
