@@ -7,12 +7,14 @@ import { benchAutosave } from './autosave';
 import { agent } from './call';
 import { benchFirstLoad } from './first-load';
 import { benchLineup } from './line-up';
+import { benchLog } from './log';
 import { benchPhotos } from './photos';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
   assess: benchAssess,
   'first-load': benchFirstLoad,
   autosave: benchAutosave,
+  log: benchLog,
   'line-up': benchLineup,
   photos: benchPhotos,
 };

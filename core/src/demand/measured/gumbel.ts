@@ -12,19 +12,25 @@ const EULER = 0.5772156649;
 
 /** The fit to a list of at least two values; a list that never varies has no scale. */
 export function fitGumbel(values: readonly number[] | Float64Array): GumbelFit {
-  return fitSorted(Float64Array.from(values).sort());
+  const sorted = Float64Array.from(values).sort();
+  return fitCounted(sorted, new Uint32Array(sorted.length).fill(1));
 }
 
-function fitSorted(sorted: Float64Array): GumbelFit {
-  const count = sorted.length;
-  let [b0, b1] = [0, 0];
-  for (let at = 0; at < count; at += 1) {
+/** The fit to values sorted upwards of which each is there so many times. */
+function fitCounted(sorted: Float64Array, counts: Uint32Array): GumbelFit {
+  const total = counts.reduce((sum, count) => sum + count, 0);
+  let [rank, b0, b1] = [0, 0, 0];
+  for (let at = 0; at < sorted.length; at += 1) {
+    const count = counts[at] ?? 0;
+    if (count === 0) continue;
     const value = sorted[at] ?? 0;
-    b0 += value;
-    b1 += (at / Math.max(1, count - 1)) * value;
+    b0 += value * count;
+    // The ranks rank … rank + count − 1, added up.
+    b1 += value * (count * rank + (count * (count - 1)) / 2);
+    rank += count;
   }
-  b0 /= count;
-  b1 /= count;
+  b0 /= total;
+  b1 /= total * Math.max(1, total - 1);
   const scale = Math.max(0, (2 * b1 - b0) / Math.LN2);
   return { location: b0 - EULER * scale, scale };
 }
@@ -57,13 +63,18 @@ export function bootstrapInterval(
   resamples = 2000,
   seed = 1,
 ): { readonly low: number; readonly high: number } {
-  const source = Float64Array.from(values);
+  const sorted = Float64Array.from(values).sort();
   const random = seeded(seed);
-  const drawn = new Float64Array(source.length);
+  // How often each value is drawn says all a fit needs, and spares sorting every resample.
+  const counts = new Uint32Array(sorted.length);
   const levels = new Float64Array(resamples);
   for (let round = 0; round < resamples; round += 1) {
-    for (let at = 0; at < drawn.length; at += 1) drawn[at] = source[Math.floor(random() * source.length)] ?? 0;
-    levels[round] = returnLevel(fitSorted(drawn.sort()), days);
+    counts.fill(0);
+    for (let draw = 0; draw < sorted.length; draw += 1) {
+      const at = Math.floor(random() * sorted.length);
+      counts[at] = (counts[at] ?? 0) + 1;
+    }
+    levels[round] = returnLevel(fitCounted(sorted, counts), days);
   }
   levels.sort();
   const at = (share: number): number => levels[Math.min(resamples - 1, Math.floor(share * resamples))] ?? NaN;
