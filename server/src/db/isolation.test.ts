@@ -67,6 +67,8 @@ describe('the database itself keeps firms apart', () => {
     'uploads',
     'upload_parts',
     'instruments',
+    'logs',
+    'log_mappings',
   ])('%s: nothing without a firm, nothing of another', async (table) => {
     expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
     const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));

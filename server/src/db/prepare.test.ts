@@ -28,7 +28,7 @@ describe('preparing a database', () => {
     const client = new Client({ connectionString: url });
     await client.connect();
     const run = await client.query<{ name: string }>('SELECT name FROM migrations');
-    expect(run.rows.map(({ name }) => name)).toEqual(['001_foundations.sql', '002_photographs.sql']);
+    expect(run.rows.map(({ name }) => name)).toEqual(['001_foundations.sql', '002_photographs.sql', '003_logs.sql']);
     await client.end();
   });
 

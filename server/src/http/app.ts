@@ -13,6 +13,7 @@ import type { Logger } from 'pino';
 import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { instrumentRoutes } from '../instruments/routes';
+import { logMappingRoutes, logRoutes } from '../logs/routes';
 import { peopleRoutes } from '../people/routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
 import { surveyRoutes } from '../surveys/routes';
@@ -72,6 +73,8 @@ export function makeApp(parts: AppParts): Express {
   api.use('/jobs/:jobId/packs', signedIn, jobPackRoutes(pool));
   api.use('/jobs/:jobId/uploads', signedIn, uploadRoutes(pool));
   api.use('/jobs/:jobId/photos', signedIn, photoRoutes(pool));
+  api.use('/jobs/:jobId/logs', signedIn, logRoutes(pool));
+  api.use('/log-mappings', signedIn, logMappingRoutes(pool));
   api.use('/instruments', signedIn, instrumentRoutes(pool));
   api.use('/jobs', signedIn, jobRoutes(pool));
   api.use('/packs', signedIn, packRoutes(pool));

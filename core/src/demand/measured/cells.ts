@@ -82,6 +82,48 @@ export function readClockCell(text: string): number | null {
   return hour > 24 || minute > 59 || second > 59 ? null : hour * HOUR_MS + minute * 60_000 + second * 1000;
 }
 
+/**
+ * Reads one column of times. Most rows are of the same day as the row before: its date is then not read again, which a
+ * year by the minute is long enough to notice.
+ */
+export class TimeReader {
+  private date = '';
+  private midnightMs = 0;
+
+  constructor(private readonly format: TimeFormat) {}
+
+  read(text: string): WrittenTime | null {
+    const cut = Math.max(text.indexOf(' '), text.indexOf('T'));
+    const ofDayMs = cut > 5 ? plainClockMs(text, cut + 1) : -1;
+    if (ofDayMs < 0) return readTimeCell(text, this.format);
+    const absolute = text.endsWith('Z');
+    if (this.date !== '' && cut === this.date.length && text.startsWith(this.date))
+      return { ms: this.midnightMs + ofDayMs, absolute };
+    const read = readTimeCell(text, this.format);
+    if (read && read.absolute === absolute) {
+      this.date = text.slice(0, cut);
+      this.midnightMs = read.ms - ofDayMs;
+    }
+    return read;
+  }
+}
+
+/** `13:45`, `13:45:30`, either with a Z, from a place in a text to its end, in milliseconds; −1 for anything else. */
+function plainClockMs(text: string, from: number): number {
+  const end = text.endsWith('Z') ? text.length - 1 : text.length;
+  const length = end - from;
+  if ((length !== 5 && length !== 8) || text.charCodeAt(from + 2) !== 58) return -1;
+  const [hour, minute] = [twoDigits(text, from), twoDigits(text, from + 3)];
+  const second = length === 8 ? (text.charCodeAt(from + 5) === 58 ? twoDigits(text, from + 6) : -1) : 0;
+  if (hour < 0 || hour > 23 || minute < 0 || minute > 59 || second < 0 || second > 59) return -1;
+  return hour * HOUR_MS + minute * 60_000 + second * 1000;
+}
+
+function twoDigits(text: string, at: number): number {
+  const [tens, ones] = [text.charCodeAt(at) - 48, text.charCodeAt(at + 1) - 48];
+  return tens < 0 || tens > 9 || ones < 0 || ones > 9 ? -1 : tens * 10 + ones;
+}
+
 function num(text: string | undefined): number {
   return text === undefined ? 0 : Number(text);
 }

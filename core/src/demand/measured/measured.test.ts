@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { analyseLog, type LogAnalysis } from './analyse';
-import { Clock, readClockCell, readNumberCell, readTimeCell, ukAheadMs } from './cells';
+import { Clock, readClockCell, readNumberCell, readTimeCell, TimeReader, ukAheadMs } from './cells';
 import { traceOf } from './downsample';
 import { bootstrapInterval, fitGumbel, returnLevel, seeded } from './gumbel';
 import { guessMapping } from './guess';
@@ -77,6 +77,20 @@ describe('a time cell', () => {
       expect(readTimeCell(text, 'day-first')).toBeNull();
     },
   );
+
+  it('read after another of the same day is read the same', () => {
+    const cells = [
+      '2026-01-05 13:45',
+      '2026-01-05 13:46:10',
+      '2026-01-05T13:46:10Z',
+      '2026-01-05 24:00',
+      '2026-01-06 00:00',
+      '2026-01-06 1:5',
+      '',
+    ];
+    const reader = new TimeReader('year-first');
+    expect(cells.map((cell) => reader.read(cell))).toEqual(cells.map((cell) => readTimeCell(cell, 'year-first')));
+  });
 
   it('of day alone', () => {
     expect([

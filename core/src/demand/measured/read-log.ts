@@ -1,5 +1,5 @@
 import type { Phase } from '../../survey/words';
-import { Clock, DAY_MS, readClockCell, readNumberCell, readTimeCell } from './cells';
+import { Clock, DAY_MS, readClockCell, readNumberCell, TimeReader } from './cells';
 import { isEnergy, type LogMapping, type LogUnit } from './mapping';
 import type { FaultCount, LogFaults, LogSeries } from './series';
 
@@ -44,6 +44,7 @@ export class LogReader {
   private length = 0;
   private row = 0;
   private readonly clock: Clock;
+  private readonly timeReader: TimeReader;
   private readonly noTime = new Count();
   private readonly noNumber = new Count();
   private readonly repeated = new Count();
@@ -56,6 +57,7 @@ export class LogReader {
   ) {
     this.columns = mapping.values.map(() => new Float32Array(4096));
     this.clock = new Clock(mapping.zone);
+    this.timeReader = new TimeReader(mapping.timeFormat);
   }
 
   /** Takes the next rows of the file, in its order, those before the first reading included. */
@@ -86,8 +88,8 @@ export class LogReader {
 
   /** A row that is a day: so many values from midnight of the local day on, however long that day was. */
   private addDay(row: readonly string[]): void {
-    const { timeColumns, timeFormat, values, perDay = 48 } = this.mapping;
-    const written = readTimeCell(row[timeColumns[0] ?? 0] ?? '', timeFormat);
+    const { timeColumns, values, perDay = 48 } = this.mapping;
+    const written = this.timeReader.read(row[timeColumns[0] ?? 0] ?? '');
     if (!written) {
       this.noTime.add(this.row);
       return;
@@ -105,7 +107,7 @@ export class LogReader {
 
   private timeOf(row: readonly string[]): number | null {
     const [date = 0, clock] = this.mapping.timeColumns;
-    const written = readTimeCell(row[date] ?? '', this.mapping.timeFormat);
+    const written = this.timeReader.read(row[date] ?? '');
     if (!written) return null;
     if (clock === undefined) return this.clock.toUtc(written) / 1000;
     const ofDay = readClockCell(row[clock] ?? '');
