@@ -1,6 +1,6 @@
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
-import type { LoadClass, Phase } from '../survey/words';
+import type { LoadClass, Phase, Season } from '../survey/words';
 import type { RulePack } from '../rules/rule-pack';
 import { given, reckon, sum, written, type Step, type Worked } from '../worked';
 
@@ -16,6 +16,7 @@ export interface Connected {
   readonly controlSockets: number;
   readonly mainRoom: boolean;
   readonly interlock: string | undefined;
+  readonly season: Season | undefined;
   /** What it hangs from, where somebody has said. */
   readonly nodeId: string | undefined;
   /** How watts became amperes; empty when amperes were given. */
@@ -52,6 +53,7 @@ export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePa
     controlSockets: load.class === 'cooking' ? (load.controlUnitsWithSocket ?? 1) : 0,
     mainRoom: load.mainRoom ?? true,
     interlock: load.interlock,
+    season: load.season,
     nodeId: load.nodeId,
     steps: own ? () => [...own.steps(), ...severalStep(own, load.quantity ?? 1)] : () => [],
   };
@@ -114,6 +116,7 @@ export function connectedProposal(proposal: Proposal, currentA: number | null, s
     controlSockets: 0,
     mainRoom: true,
     interlock: proposal.interlock,
+    season: undefined,
     nodeId: proposal.nodeId,
     steps: () => [],
   };

@@ -59,14 +59,26 @@ export function demandOnPhase(
   return { phase, worked: { label, value: totalOn(running, phase, table), unit: 'A', steps }, complete };
 }
 
+/** Whether some of the loads exclude others, so that it has to be found which run at the worst moment. */
 function isLocked(loads: readonly Connected[]): boolean {
-  return loads.some(({ interlock }) => interlock);
+  return loads.some(({ interlock, season }) => interlock !== undefined || season !== undefined);
 }
 
-/** The loads on a phase that run at the worst moment: all that have a size, but of those interlocked only one. */
+/**
+ * The loads on a phase that run at the worst moment: all that have a size, but of those interlocked only one, and of
+ * heating and cooling only the one whose season comes to more.
+ */
 export function runningOn(loads: readonly Connected[], phase: Phase, table: AllowanceTable): Sized[] {
   const sized = sizedOn(loads, phase);
-  return isLocked(sized) ? worstTogether(sized, (set) => totalOn(set, phase, table)) : sized;
+  if (!isLocked(sized)) return sized;
+  const worst = (set: readonly Sized[]): Sized[] => worstTogether(set, (running) => totalOn(running, phase, table));
+  const [winter, summer] = [
+    sized.filter(({ season }) => season !== 'cooling'),
+    sized.filter(({ season }) => season !== 'heating'),
+  ];
+  if (winter.length === sized.length || summer.length === sized.length) return worst(sized);
+  const [inWinter, inSummer] = [worst(winter), worst(summer)];
+  return totalOn(inWinter, phase, table) >= totalOn(inSummer, phase, table) ? inWinter : inSummer;
 }
 
 type AllowanceTable = Readonly<Record<LoadClass, Allowance>>;

@@ -1,5 +1,14 @@
 import { Count, Id, OneOf, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
-import { ANSWERS, LOAD_CLASSES, PHASES, type Answer, type LoadClass, type LoadPhase } from './words';
+import {
+  ANSWERS,
+  LOAD_CLASSES,
+  PHASES,
+  SEASONS,
+  type Answer,
+  type LoadClass,
+  type LoadPhase,
+  type Season,
+} from './words';
 
 /**
  * Something that takes current. Its size is given one way only: watts, amperes (per phase), volt-amperes, or, for a
@@ -35,4 +44,8 @@ export class Load {
   @YesNo() mainRoom?: boolean;
   /** Loads with the same word here cannot run together (priority switch or contactor). */
   @Text(40) interlock?: string;
+  /** In which season it runs; what heats and what cools never run together. Left out, all the year. */
+  @OneOf(SEASONS) season?: Season;
+  /** Runs for hours on end. */
+  @YesNo() continuous?: boolean;
 }

@@ -154,6 +154,9 @@ export const LOAD_CLASSES = [
 ] as const;
 export type LoadClass = (typeof LOAD_CLASSES)[number];
 
+export const SEASONS = ['heating', 'cooling'] as const;
+export type Season = (typeof SEASONS)[number];
+
 /** `all` is a three-phase load drawing alike from each phase. */
 export const PHASES = ['L1', 'L2', 'L3', 'all'] as const;
 export type LoadPhase = (typeof PHASES)[number];

@@ -84,6 +84,16 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
     nowA: demand.before[phase]?.value ?? null,
     afterA: demand.afterManaged[phase]?.value ?? null,
     unmanagedA: demand.afterUnmanaged[phase]?.value ?? null,
+    marks: (
+      [
+        ['C', demand.byCircuits],
+        ['A', demand.byAppliances],
+        ['M', demand.byMeasurement],
+      ] as const
+    ).flatMap(([letter, figures]) => {
+      const amperes = figures[phase]?.value ?? null;
+      return amperes === null ? [] : [{ letter, amperes }];
+    }),
   }));
   return (
     <Face aria-label="Gauge">

@@ -6,6 +6,8 @@ export interface ScaleRow {
   readonly nowA: number | null;
   readonly afterA: number | null;
   readonly unmanagedA: number | null;
+  /** Where each basis puts the demand now, by its first letter. */
+  readonly marks: readonly { readonly letter: string; readonly amperes: number }[];
 }
 
 const Svg = styled.svg`
@@ -60,7 +62,7 @@ export function Scale({
           <path d="M0 0h8M0 0v8" stroke="var(--hold)" strokeWidth="4" />
         </pattern>
       </defs>
-      {rows.map(({ phase, nowA, afterA, unmanagedA }, index) => {
+      {rows.map(({ phase, nowA, afterA, unmanagedA, marks }, index) => {
         const y = TOP + index * (BAR + GAP);
         const now = nowA ?? 0;
         const after = Math.max(afterA ?? now, now);
@@ -113,6 +115,14 @@ export function Scale({
                 <line x1={at(after)} x2={at(after)} y1={y + 3} y2={y + BAR - 3} stroke="var(--left)" strokeWidth={2} />
               </>
             )}
+            {marks.map(({ letter, amperes }) => (
+              <svg key={letter} x={at(amperes)} y={y} overflow="visible">
+                <rect x={-6.5} y={BAR - 9} width={13} height={12} rx={2} fill="var(--surface)" stroke="var(--ink)" />
+                <text y={BAR + 0.8} fontSize={10.5} fontWeight={700} textAnchor="middle" fill="var(--ink)">
+                  {letter}
+                </text>
+              </svg>
+            ))}
             {rows.length > 1 && (
               <text
                 x={6}

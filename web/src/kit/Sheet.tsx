@@ -13,7 +13,7 @@ const Veil = styled(ModalOverlay)`
 `;
 
 const Panel = styled(Modal)`
-  width: min(34rem, 100vw);
+  width: min(var(--sheet, 34rem), 100vw);
   height: 100%;
   overflow: auto;
   background: var(--surface);
@@ -48,8 +48,13 @@ export interface SheetProps {
   readonly children: React.ReactNode;
 }
 
+/** A sheet with room for a table or a chart. */
+export function WideSheet(props: SheetProps) {
+  return <Sheet {...props} width="58rem" />;
+}
+
 /** A sheet at the side, or from below on a phone; Escape and a tap outside put it away. */
-export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
+export function Sheet({ title, isOpen, onClose, children, width }: SheetProps & { readonly width?: string }) {
   return (
     <Veil
       isOpen={isOpen}
@@ -58,7 +63,7 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
       }}
       isDismissable
     >
-      <Panel>
+      <Panel style={width === undefined ? undefined : { '--sheet': width }}>
         <Inner>
           <Top>
             <Heading slot="title" level={2}>

@@ -10,7 +10,7 @@ import { FieldGrid } from '../../kit/fields';
 import { Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundText } from '../bound';
+import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
 import { placesToHang } from '../places';
 import { SIZES, sizeKey, sizeWords, type SizeKey } from './load-words';
 
@@ -162,6 +162,14 @@ function LoadEditor({ load }: { readonly load: Load }) {
             }}
           />
         )}
+        <BoundSelect
+          path={[...path, 'season']}
+          label="Season"
+          options={[
+            { value: 'heating', label: 'When it heats' },
+            { value: 'cooling', label: 'When it cools' },
+          ]}
+        />
         <BoundText
           path={[...path, 'interlock']}
           label="Interlock"

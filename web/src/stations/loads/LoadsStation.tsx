@@ -5,14 +5,16 @@ import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { FigureButton } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
+import { MeasurementsPanel } from '../../measured/MeasurementsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundText, freshId } from '../bound';
+import { freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
+import { BasesPanel } from './BasesPanel';
 import { LoadRow } from './LoadRow';
+import { QuickLoads } from './QuickLoads';
 
 const List = styled.ul`
   list-style: none;
@@ -23,57 +25,13 @@ const List = styled.ul`
 
 /** What the house takes: a usual set to start from, then corrected to what is there. */
 export function LoadsStation() {
-  const { survey, assessment } = useSurvey();
-  const { byCircuits, byAppliances } = assessment.demand;
-  const phases = assessment.supply.phases;
+  const { survey } = useSurvey();
   return (
     <StationFrame station="loads" lead="What the house takes. Start from a usual set and correct it to what is there.">
-      <Panel aria-label="Two ways of reckoning">
-        <h2>Maximum demand, two ways</h2>
-        <Row>
-          {phases.map((phase) => {
-            const [circuits, appliances] = [byCircuits[phase], byAppliances[phase]];
-            const on = phases.length > 1 ? `, ${phase}` : '';
-            return (
-              <Row key={phase}>
-                {circuits && (
-                  <FigureButton
-                    name={`By circuits${on}`}
-                    figure={circuits}
-                    colour="var(--now)"
-                    under="socket circuits at their device rating"
-                  />
-                )}
-                {appliances && (
-                  <FigureButton
-                    name={`By appliances${on}`}
-                    figure={appliances}
-                    colour="var(--now)"
-                    under="sockets as the appliances in use"
-                  />
-                )}
-              </Row>
-            );
-          })}
-        </Row>
-        <BoundChoice
-          path={['declaration', 'basis']}
-          label="Declared maximum demand"
-          tile="14rem"
-          options={[
-            { value: 'circuits', label: 'By circuits', note: 'Safe, repeatable, accepted everywhere' },
-            {
-              value: 'appliances',
-              label: 'By appliances',
-              note: 'Nearer to life; only as good as the list. Needs a reason',
-            },
-          ]}
-        />
-        {survey.declaration.basis === 'appliances' && (
-          <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />
-        )}
-      </Panel>
+      <BasesPanel />
+      <MeasurementsPanel />
       <StartingSets />
+      <QuickLoads />
       <Panel aria-label="Loads">
         <h2>
           {survey.loads.length} load{survey.loads.length === 1 ? '' : 's'}

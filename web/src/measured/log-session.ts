@@ -1,0 +1,28 @@
+import type { LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
+import type { Trace } from '@keen-gauge/core/demand/measured/downsample';
+import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
+import type { Phase } from '@keen-gauge/core/survey/words';
+import { proxy, wrap, type Remote } from 'comlink';
+import type { LogWorker, Preview } from './log-worker';
+
+/** One log open in a worker of its own, off the page's thread; closing it stops whatever is under way. */
+export class LogSession {
+  private readonly worker = new Worker(new URL('./log-worker.ts', import.meta.url), { type: 'module' });
+  private readonly remote: Remote<LogWorker> = wrap<LogWorker>(this.worker);
+
+  open(file: Blob): Promise<Preview> {
+    return this.remote.open(file);
+  }
+
+  analyse(mapping: LogMapping, volts: number, progress: (done: number) => void): Promise<LogAnalysis> {
+    return this.remote.analyse(mapping, volts, proxy(progress));
+  }
+
+  trace(phase: Phase, from: number, to: number, steps: number): Promise<Trace | null> {
+    return this.remote.trace(phase, from, to, steps);
+  }
+
+  close(): void {
+    this.worker.terminate();
+  }
+}

@@ -1,0 +1,117 @@
+import { analyseLog, type LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
+import { traceOf, type Trace } from '@keen-gauge/core/demand/measured/downsample';
+import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
+import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
+import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
+import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
+import type { Phase } from '@keen-gauge/core/survey/words';
+import { expose } from 'comlink';
+import Papa from 'papaparse';
+import readWorkbook from 'read-excel-file/web-worker';
+
+/** The first rows of a file, and how it might be read. */
+export interface Preview {
+  readonly rows: readonly (readonly string[])[];
+  readonly mapping: LogMapping | null;
+  readonly doubts: readonly string[];
+  /** Of its first rows, digested: files of one logger have one shape. */
+  readonly shape: string;
+}
+
+const MOST_BYTES = 200_000_000;
+const MOST_COLUMNS = 2000;
+const PREVIEW_ROWS = 400;
+const PREVIEW_BYTES = 256 * 1024;
+
+let file: Blob | null = null;
+let workbook: string[][] | null = null;
+let series: LogSeries | null = null;
+
+async function open(chosen: Blob): Promise<Preview> {
+  if (chosen.size === 0) throw new Error('The file is empty.');
+  if (chosen.size > MOST_BYTES)
+    throw new Error('The file is larger than 200 MB. Export a shorter span, or fewer columns.');
+  [file, workbook, series] = [chosen, null, null];
+  const head = new Uint8Array(await chosen.slice(0, PREVIEW_BYTES).arrayBuffer());
+  if (head[0] === 0x50 && head[1] === 0x4b) {
+    workbook = await sheetRows(chosen);
+    return preview(workbook.slice(0, PREVIEW_ROWS));
+  }
+  if (head.includes(0)) throw new Error('This is neither text nor a workbook: CSV, TSV and XLSX are read.');
+  const text = new TextDecoder().decode(head).replace(/^\uFEFF/, '');
+  const delimiter = guessDelimiter(text);
+  const whole = head.length < PREVIEW_BYTES ? text : text.slice(0, text.lastIndexOf('\n'));
+  const { data } = Papa.parse<string[]>(whole, { delimiter, preview: PREVIEW_ROWS });
+  const made = await preview(data);
+  return made.mapping ? { ...made, mapping: { ...made.mapping, delimiter } } : made;
+}
+
+async function preview(rows: string[][]): Promise<Preview> {
+  if (rows.some((row) => row.length > MOST_COLUMNS)) throw new Error(`A row has more than ${MOST_COLUMNS} columns.`);
+  const guess = guessMapping(rows);
+  const top = rows.slice(0, guess?.mapping.skipRows ?? 3).map((row) => row.join('\u001f'));
+  const digest = await crypto.subtle.digest(
+    'SHA-256',
+    new TextEncoder().encode(`${top.join('\u001e')} ${rows.at(-1)?.length ?? 0}`),
+  );
+  const shape = [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return { rows: rows.slice(0, 60), mapping: guess?.mapping ?? null, doubts: guess?.doubts ?? [], shape };
+}
+
+async function sheetRows(chosen: Blob): Promise<string[][]> {
+  try {
+    const [sheet] = await readWorkbook(chosen);
+    // The package's types say a cell may be the class of dates where it is a date.
+    const cells = (sheet?.data ?? []) as readonly (readonly (string | number | boolean | Date | null)[])[];
+    return cells.map((row) =>
+      row.map((cell) => (cell instanceof Date ? cell.toISOString().slice(0, 19) : String(cell ?? ''))),
+    );
+  } catch {
+    throw new Error('This workbook cannot be read. Save it again as XLSX, or as CSV.');
+  }
+}
+
+async function analyse(mapping: LogMapping, volts: number, progress: (done: number) => void): Promise<LogAnalysis> {
+  if (!file) throw new Error('No file is open.');
+  const reader = new LogReader(mapping, volts);
+  if (workbook) reader.add(workbook);
+  else await readText(file, reader, mapping, progress);
+  series = reader.finish();
+  progress(0.95);
+  const analysis = analyseLog(series);
+  if (Object.keys(analysis.phases).length === 0)
+    throw new Error(
+      'No reading can be used as it is read now. Look at the unit, the columns and how times are written.',
+    );
+  return analysis;
+}
+
+function readText(text: Blob, reader: LogReader, mapping: LogMapping, progress: (done: number) => void): Promise<void> {
+  return new Promise((resolve, reject) => {
+    let read = 0;
+    Papa.parse<string[]>(text as File, {
+      delimiter: mapping.delimiter ?? ',',
+      chunkSize: 1 << 20,
+      chunk: ({ data, meta }) => {
+        reader.add(data);
+        read = meta.cursor;
+        progress(Math.min(0.9, (0.9 * read) / text.size));
+      },
+      complete: () => {
+        resolve();
+      },
+      error: reject,
+    });
+  });
+}
+
+/** A stretch of one phase brought down to what a screen shows. */
+function trace(phase: Phase, from: number, to: number, steps: number): Trace | null {
+  const values = series?.amperes[phase];
+  return series && values ? traceOf(series.times, values, from, to, steps) : null;
+}
+
+const api = { open, analyse, trace };
+export type LogWorker = typeof api;
+
+expose(api);

@@ -1,0 +1,188 @@
+import type { Phase } from '@keen-gauge/core/survey/words';
+import styled from 'styled-components';
+import { FigureButton, TightFigures } from '../../gauge/FigureButton';
+import { Panel, Row } from '../../kit/Panel';
+import { TextInput } from '../../kit/TextInput';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundChoice, BoundText } from '../bound';
+
+const Three = styled(TightFigures)`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+  gap: 0.5rem;
+`;
+
+const Compared = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  font-variant-numeric: tabular-nums;
+  & td,
+  & th {
+    padding: 0.25rem 0.4rem;
+    border-bottom: 1px solid var(--line);
+    text-align: right;
+  }
+  & th:first-child {
+    text-align: left;
+    font-weight: 400;
+  }
+  & tfoot th,
+  & tfoot td {
+    font-weight: 700;
+    border-top: 2px solid var(--ink);
+  }
+`;
+
+/** The demand reckoned three ways, what sets two of them apart, and the one the surveyor stands by. */
+export function BasesPanel() {
+  const { assessment, survey, store, me } = useSurvey();
+  const { demand, supply } = assessment;
+  const several = supply.phases.length > 1;
+  const { basis } = survey.declaration;
+  return (
+    <Panel aria-label="Maximum demand, three ways">
+      <h2>Maximum demand, three ways</h2>
+      {supply.phases.map((phase) => (
+        <PhaseBases key={phase} phase={phase} several={several} />
+      ))}
+      {demand.unbalancePercent !== null && (
+        <p className="quiet">
+          Phases differ from their mean by {demand.unbalancePercent.toFixed(0)} % at most; a new single-phase load is
+          best put on <strong>{demand.emptiestPhase}</strong>.
+        </p>
+      )}
+      <BoundChoice
+        path={['declaration', 'basis']}
+        label="Declared maximum demand"
+        tile="14rem"
+        options={[
+          { value: 'circuits', label: 'By circuits', note: 'Safe, repeatable, accepted everywhere' },
+          {
+            value: 'appliances',
+            label: 'By appliances',
+            note: 'Nearer to life; only as good as the list. Needs a reason',
+          },
+          {
+            value: 'measurement',
+            label: 'By measurement',
+            note: 'What really flowed; only as good as the days logged. Needs a reason',
+          },
+        ]}
+      />
+      {(basis === 'appliances' || basis === 'measurement') && (
+        <Row style={{ alignItems: 'start' }}>
+          <span style={{ flex: '2 1 18rem' }}>
+            <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />
+          </span>
+          <span style={{ flex: '1 1 12rem' }}>
+            <TextInput
+              label="Declared by"
+              value={survey.declaration.declaredBy ?? ''}
+              onChange={(declaredBy) => {
+                store.set(['declaration', 'declaredBy'], declaredBy === '' ? undefined : declaredBy);
+              }}
+              help={`You are ${me.name}.`}
+              maxLength={100}
+            />
+          </span>
+        </Row>
+      )}
+    </Panel>
+  );
+}
+
+function PhaseBases({ phase, several }: { readonly phase: Phase; readonly several: boolean }) {
+  const { demand } = useSurvey().assessment;
+  const on = several ? `, ${phase}` : '';
+  const [circuits, appliances, measured] = [
+    demand.byCircuits[phase],
+    demand.byAppliances[phase],
+    demand.byMeasurement[phase],
+  ];
+  const [everything, base] = [demand.everythingOn[phase], demand.baseLoad[phase]];
+  const parts = demand.comparison[phase] ?? [];
+  const differ = parts.some(({ circuitsA, appliancesA }) => circuitsA !== appliancesA) && appliances?.value != null;
+  return (
+    <>
+      <Three>
+        {circuits && (
+          <FigureButton
+            name={`By circuits${on}`}
+            figure={circuits}
+            colour="var(--now)"
+            under="overstates a gas-heated home: sockets count at their device rating"
+          />
+        )}
+        {appliances && (
+          <FigureButton
+            name={`By appliances${on}`}
+            figure={appliances}
+            colour="var(--now)"
+            under="only as good as the list: what is missing is not counted"
+          />
+        )}
+        {measured && (
+          <FigureButton
+            name={`By measurement${on}`}
+            figure={measured}
+            colour="var(--now)"
+            under={measured.value === null ? (measured.why ?? '') : 'says what flowed, not what may once flow'}
+          />
+        )}
+        {everything && (
+          <FigureButton
+            name={`Everything on${on}`}
+            figure={everything}
+            colour="var(--line)"
+            under="an upper bound, not a demand"
+          />
+        )}
+        {base && base.value !== null && (
+          <FigureButton
+            name={`Base load${on}`}
+            figure={base}
+            colour="var(--line)"
+            under="a lower bound: passed 95 % of the time"
+          />
+        )}
+      </Three>
+      {differ && (
+        <details>
+          <summary style={{ cursor: 'pointer', minHeight: 44, display: 'flex', alignItems: 'center' }}>
+            What sets circuits and appliances apart{on}
+          </summary>
+          <Compared>
+            <thead>
+              <tr>
+                <th scope="col">Class</th>
+                <th scope="col">circuits</th>
+                <th scope="col">appliances</th>
+                <th scope="col">difference</th>
+              </tr>
+            </thead>
+            <tbody>
+              {parts.map(({ class: kind, name, circuitsA, appliancesA }) => (
+                <tr key={kind}>
+                  <th scope="row">{name}</th>
+                  <td>{circuitsA.toFixed(1)} A</td>
+                  <td>{appliancesA.toFixed(1)} A</td>
+                  <td>{(circuitsA - appliancesA).toFixed(1)} A</td>
+                </tr>
+              ))}
+            </tbody>
+            <tfoot>
+              <tr>
+                <th scope="row">Together</th>
+                <td>{parts.reduce((sum, { circuitsA }) => sum + circuitsA, 0).toFixed(1)} A</td>
+                <td>{parts.reduce((sum, { appliancesA }) => sum + appliancesA, 0).toFixed(1)} A</td>
+                <td>
+                  {parts.reduce((sum, { circuitsA, appliancesA }) => sum + circuitsA - appliancesA, 0).toFixed(1)} A
+                </td>
+              </tr>
+            </tfoot>
+          </Compared>
+        </details>
+      )}
+    </>
+  );
+}
