@@ -38,7 +38,7 @@ module.exports = {
     notInto(
       'nothing-below-assess-knows-it',
       '^core/src/(survey|record|rules|tree|demand|intake|earthing|management|route)/',
-      '^core/src/(assess|node-assessments)[.]ts$',
+      '^core/src/(assess|node-assessments|demand-decision)[.]ts$',
     ),
     notInto('no-orphan-rooms', '.*', '/(utils?|helpers?|common|misc)(/|[.])'),
   ],

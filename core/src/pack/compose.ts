@@ -3,13 +3,14 @@ import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
+import type { Measurement } from '../survey/measurement';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
 import type { Figure } from '../worked';
 import { missingItems, type Missing } from './missing';
 import { packPhotos, type PackPhoto } from './photos';
-import { figureText, NOT_KNOWN, phasesText, row, type Section } from './rows';
+import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
 import { readingsSection, supplySection } from './supply-sections';
 
 /** Who signs, for which firm, and when. */
@@ -120,19 +121,44 @@ function installerSection({ firm, name, registration }: SignedBy): Section {
 }
 
 function demandSection(survey: Survey, { demand }: Assessment): Section {
-  const reason = survey.declaration.reason;
+  const { reason, declaredBy } = survey.declaration;
   return {
     title: 'Maximum demand',
     rows: [
-      row('Basis declared', `By ${demand.basis}`, reason),
+      row(
+        'Basis declared',
+        `By ${demand.basis}`,
+        [reason, declaredBy && `declared by ${declaredBy}`].filter(Boolean).join('; '),
+      ),
       row('Before the work', phasesText(demand.before), figureText(demand.beforeKva)),
       row('After the work, unmanaged', phasesText(demand.afterUnmanaged)),
       row('After the work, managed', phasesText(demand.afterManaged), figureText(demand.afterKva)),
       row('Headroom', phasesText(demand.headroom)),
       row('By circuits', phasesText(demand.byCircuits)),
       row('By appliances', phasesText(demand.byAppliances)),
+      ...survey.measurements.map(measuredRow),
     ],
   };
+}
+
+const MEASURED: Readonly<Record<Measurement['kind'], string>> = {
+  spot: 'Spot reading',
+  'full-load-test': 'Full-load test',
+  logger: 'Logged',
+  'half-hourly': 'Half-hourly consumption',
+};
+
+/** What was measured, with how far it reaches. */
+function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileName }: Measurement): Row {
+  const log = kind === 'logger' || kind === 'half-hourly';
+  const figures = phases.map(({ id, peakA, mean30A, onceAYearA }) => {
+    const on = phases.length > 1 ? `${id} ` : '';
+    if (!log) return `${on}${peakA === undefined ? NOT_KNOWN : `${peakA.toFixed(1)} A`}`;
+    const year = onceAYearA === undefined ? '' : `, one day in a year ${onceAYearA.toFixed(1)} A`;
+    return `${on}highest half hour ${mean30A === undefined ? NOT_KNOWN : `${mean30A.toFixed(1)} A`}${year}`;
+  });
+  const reach = log ? `${days ?? 0} whole days, ${(coveragePercent ?? 0).toFixed(1)} % covered` : note;
+  return row(MEASURED[kind], figures.join(' · '), [reach, fileName, takenBy].filter(Boolean).join('; '));
 }
 
 const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };

@@ -20,6 +20,11 @@ export async function analyseFile(path: string, volts: number): Promise<LogRepor
   const bytes = await readFile(path).catch((error: unknown) => {
     throw new Error(`cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'})`);
   });
+  return analyseBytes(bytes, volts);
+}
+
+/** The same for a file that is in hand already. */
+export async function analyseBytes(bytes: Buffer, volts: number): Promise<LogReport> {
   const workbook = bytes.subarray(0, 2).toString('latin1') === 'PK';
   const rows = workbook ? await workbookRows(bytes) : textRows(bytes);
   const guess = guessMapping(rows.slice(0, PREVIEW_ROWS));

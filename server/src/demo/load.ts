@@ -10,6 +10,7 @@ import { firmRulePack, summarise } from '../jobs/summary';
 import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
+import { handInLog } from './logs';
 import { DEMO_INSTRUMENTS } from './instruments';
 import { DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
@@ -76,6 +77,8 @@ async function loadScenario(
       if (!head) return;
       const next = structuredClone(head.survey);
       change(next);
+      if (scenario.log && scenario.stages.at(-1)?.change === change)
+        await handInLog(app, askerOf(scenario.log.by), id, scenario.log, next);
       const changes = diff(head.survey as unknown as Value, next as unknown as Value);
       await saveRevision(db, askerOf(by), id, { id: newId(), parentId: head.revisionId, changes });
     });

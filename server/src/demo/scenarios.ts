@@ -8,6 +8,7 @@ import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { ELECTRODE_TESTER, instrumentName, LOOP_TESTER, type DemoInstrument } from './instruments';
+import type { DemoLog } from './logs';
 import type { DemoPicture } from './pictures';
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
@@ -21,6 +22,8 @@ export interface Scenario {
   readonly signedBy?: number;
   /** Pictures handed in after the last stage. */
   readonly pictures?: readonly DemoPicture[];
+  /** A log handed in with the last stage. */
+  readonly log?: DemoLog;
 }
 
 const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
@@ -211,6 +214,11 @@ export const SCENARIOS: readonly Scenario[] = [
     place: 'Larkrise, Mill Drove, Ossett Fen',
     wanted: 'Heat pump already in; charger for a van',
     by: 1,
+    log: {
+      by: 1,
+      fileName: 'larkrise-january.csv',
+      plays: { dialect: 'plain', days: 16, seed: 11, from: '2026-01-07', everyS: 60 },
+    },
     stages: [
       {
         by: 1,

@@ -13,6 +13,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { BasesPanel } from './BasesPanel';
+import { DecisionPanel } from './DecisionPanel';
 import { LoadRow } from './LoadRow';
 import { QuickLoads } from './QuickLoads';
 
@@ -30,6 +31,7 @@ export function LoadsStation() {
     <StationFrame station="loads" lead="What the house takes. Start from a usual set and correct it to what is there.">
       <BasesPanel />
       <MeasurementsPanel />
+      <DecisionPanel />
       <StartingSets />
       <QuickLoads />
       <Panel aria-label="Loads">

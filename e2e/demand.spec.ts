@@ -1,0 +1,154 @@
+import { DIALECTS, logLines, type Dialect } from '../standins/logger';
+import type { Page } from '@playwright/test';
+import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+import { pdfText } from './pdf';
+
+function logOf(dialect: Dialect, days = 9): { name: string; mimeType: string; buffer: Buffer } {
+  const lines = [...logLines({ dialect, days, seed: 4, from: '2026-01-05', everyS: 60 })];
+  return { name: `${dialect}.csv`, mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) };
+}
+
+/** A home with loads and a charger, standing at Loads. */
+async function homeWithLoads(page: Page, place: string): Promise<void> {
+  await newJob(page, place);
+  await goTo(page, 'Intake and cut-out');
+  await page.getByRole('button', { name: 'Fuse rating, each phase: 80 A' }).click();
+  await choose(page, 'How is the rating known?', 'Label');
+  await goTo(page, 'New charger');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await page.getByRole('button', { name: 'Rated current, each phase: 16 A' }).click();
+  await goTo(page, 'Loads');
+  await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
+}
+
+const sheet = (page: Page) => page.getByRole('dialog');
+
+async function chooseFile(page: Page, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
+  await page.getByRole('button', { name: 'Import a log' }).click();
+  await sheet(page).locator('input[type=file]').setInputFiles(file);
+}
+
+for (const dialect of DIALECTS)
+  test(`a log is imported: ${dialect}`, async ({ page }) => {
+    await signIn(page);
+    await newJob(page, `${dialect} Lane`);
+    await goTo(page, 'Loads');
+    await chooseFile(page, logOf(dialect));
+    await sheet(page).getByRole('button', { name: 'Read it like this' }).click();
+    await expect(sheet(page).getByRole('heading', { name: 'Readings over time' })).toBeVisible();
+    await expect(
+      sheet(page).getByRole('heading', { name: /^A worse day: \d+\.\d A on one day in a year/ }),
+    ).toBeVisible();
+    if (dialect === 'nasty') await expect(sheet(page).getByText(/below nought: a reversed clamp/)).toBeVisible();
+    await sheet(page).getByRole('button', { name: 'Keep it in the survey' }).click();
+    await expect(page.getByRole('region', { name: 'Measured demand' })).toContainText('9 whole days');
+    await saved(page);
+  });
+
+test('demand by each basis moves the gauge, the route and the pack; a wrong guess is put right and remembered', async ({
+  page,
+}) => {
+  await signIn(page);
+  await homeWithLoads(page, '7 Basis Road');
+  const gauge = page.getByRole('region', { name: 'Gauge' });
+  // By circuits 67.1 A, and 16 A on top.
+  await expect(gauge.getByRole('button', { name: /^MD after: 83\.1 A/ })).toBeVisible();
+  await choose(page, 'Declared maximum demand', 'By appliances');
+  await page.getByRole('textbox', { name: 'Reason' }).fill('Listed room by room.');
+  await expect(gauge.getByRole('button', { name: /^MD after: 5\d\.\d A/ })).toBeVisible();
+  await page.getByText('What sets circuits and appliances apart').click();
+  await expect(page.getByRole('row', { name: /^Socket circuits 44\.8 A 0\.0 A 44\.8 A/ })).toBeVisible();
+
+  await test.step('a log without its unit is guessed wrong, and put right', async () => {
+    const lines = [...logLines({ dialect: 'three-phase', days: 9, seed: 4, from: '2026-01-05', everyS: 60 })];
+    const bare = lines.map((line) => line.replaceAll(' (W)', '').replace('P_L2', 'temp 2').replace('P_L3', 'temp 3'));
+    await chooseFile(page, { name: 'bare.tsv', mimeType: 'text/plain', buffer: Buffer.from(bare.join('\n')) });
+    await expect(sheet(page).getByText('No unit is named; amperes are taken.')).toBeVisible();
+    await sheet(page)
+      .getByRole('button', { name: /^A Unit|^Unit/ })
+      .click();
+    await page.getByRole('option', { name: 'W', exact: true }).click();
+    await sheet(page).getByRole('button', { name: 'Read it like this' }).click();
+    await expect(sheet(page).getByRole('heading', { name: 'Readings over time' })).toBeVisible();
+    await sheet(page).getByRole('button', { name: 'Keep it in the survey' }).click();
+    await expect(page.getByRole('region', { name: 'Measured demand' })).toContainText('9 whole days');
+    await chooseFile(page, { name: 'bare again.tsv', mimeType: 'text/plain', buffer: Buffer.from(bare.join('\n')) });
+    await expect(sheet(page).getByText('is of a shape the firm has read before', { exact: false })).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
+
+  await test.step('declared by measurement', async () => {
+    await choose(page, 'Declared maximum demand', 'By measurement');
+    await page.getByLabel('Declared by').fill('Maren Oakhanger');
+    await expect(gauge.getByRole('button', { name: /^MD now: 2\d\.\d A/ })).toBeVisible();
+    await expect(gauge).toContainText('measurement');
+    await page.getByRole('button', { name: 'Reckon it under each basis' }).click();
+    await expect(page.getByRole('region', { name: 'What it means for the decision' })).toContainText('By measurement');
+    await goTo(page, 'Route');
+    await expect(page.getByText('Maximum demand after the work is above', { exact: false })).toHaveCount(0);
+  });
+
+  await test.step('a glance at the clamp that shows more is not outvoted', async () => {
+    await goTo(page, 'Loads');
+    await page.getByRole('button', { name: 'Spot reading', exact: true }).click();
+    await page.getByLabel('Spot reading', { exact: true }).fill('58');
+    await expect(gauge.getByRole('button', { name: /^MD now: 58\.0 A/ })).toBeVisible();
+    await expect(page.getByText(/is less than the 58 A seen to flow/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(gauge.getByRole('button', { name: /^MD now: 2\d\.\d A/ })).toBeVisible();
+  });
+
+  await goTo(page, 'Pack');
+  await saved(page);
+  await page.getByLabel('Why sign it with items missing?').fill('For the test.');
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  const packs = page.getByRole('region', { name: 'Packs' });
+  const [file] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
+  const { text } = await pdfText(await file.path());
+  for (const words of ['By measurement', 'declared by Maren Oakhanger', '9 whole days', 'one day in a year'])
+    expect(text.replace(/\s/g, '')).toContain(words.replace(/\s/g, ''));
+});
+
+test('files that are no log say why, and nothing is lost', async ({ page }) => {
+  await signIn(page, 'tobin');
+  await newJob(page, '3 Rubbish Row');
+  await goTo(page, 'Loads');
+  await page.getByRole('button', { name: 'Import a log' }).click();
+  const files: readonly [string, Buffer, string][] = [
+    ['picture.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'This is neither text nor a workbook'],
+    ['words.csv', Buffer.from('the cat,sat\non the,mat\n'), 'No column of times'],
+    ['wide.csv', Buffer.from(`${'a,'.repeat(5000)}\n`), 'more than 2000 columns'],
+    ['book.xlsx', Buffer.from('PK\u0003\u0004 rubbish'), 'This workbook cannot be read'],
+    ['empty.csv', Buffer.alloc(0), 'The file is empty'],
+  ];
+  for (const [name, buffer, says] of files) {
+    await sheet(page).locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer });
+    await expect(sheet(page).getByText(says, { exact: false })).toBeVisible();
+  }
+});
+
+test('loads are put in quickly: found, pasted, and out and in as a schedule', async ({ page }) => {
+  await signIn(page, 'isla');
+  await newJob(page, '5 Quick Close');
+  await goTo(page, 'Loads');
+  await page.getByLabel('Find an appliance').fill('induction');
+  await page.getByRole('button', { name: 'Induction hob, 7400 W' }).click();
+  await page.getByRole('button', { name: 'Paste lines' }).click();
+  await page.getByLabel('One load a line').fill('3 × 2.4 kW panel heater\nflux capacitor');
+  await expect(page.getByText('no usual appliance has that name', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Add 1 load' }).click();
+  await expect(page.getByRole('heading', { name: '2 loads' })).toBeVisible();
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Board schedule, CSV' }).click(),
+  ]);
+  await page
+    .getByRole('region', { name: 'Put loads in quickly' })
+    .locator('input[type=file]')
+    .setInputFiles(await csv.path());
+  await expect(page.getByRole('heading', { name: '4 loads' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: '2 loads' })).toBeVisible();
+  await saved(page);
+});

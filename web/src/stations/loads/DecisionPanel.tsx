@@ -1,0 +1,65 @@
+import { basisOutcomes, missingKnowledge } from '@keen-gauge/core/demand-decision';
+import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
+import { useMemo, useState } from 'react';
+import { Button } from '../../kit/Button';
+import { Panel } from '../../kit/Panel';
+import { useSurvey } from '../../survey/SurveyContext';
+
+/** How far the decision depends on the basis, and what is best found out next. Reckoned when asked for. */
+export function DecisionPanel() {
+  const [open, setOpen] = useState(false);
+  return (
+    <Panel aria-label="What it means for the decision">
+      <h2>What it means for the decision</h2>
+      {open ? (
+        <Decision />
+      ) : (
+        <div>
+          <Button
+            onPress={() => {
+              setOpen(true);
+            }}
+          >
+            Reckon it under each basis
+          </Button>
+        </div>
+      )}
+    </Panel>
+  );
+}
+
+const amperes = (value: number | null): string =>
+  value === null ? 'not known' : value < 0 ? `${(-value).toFixed(1)} A over` : `${value.toFixed(1)} A left`;
+
+function Decision() {
+  const { survey, pack } = useSurvey();
+  const outcomes = useMemo(() => basisOutcomes(survey, pack), [survey, pack]);
+  const missing = useMemo(() => missingKnowledge(survey, pack), [survey, pack]);
+  return (
+    <>
+      <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
+        {outcomes.map(({ basis, headroomA, route }) => (
+          <li key={basis}>
+            By {basis}: <strong className="figures">{amperes(headroomA)}</strong> after the work; {ROUTE_WORDS[route]}.
+          </li>
+        ))}
+      </ul>
+      {missing.length === 0 ? (
+        <p className="quiet">Nothing that is still open moves the headroom.</p>
+      ) : (
+        <>
+          <h3>What would move it most</h3>
+          <ol style={{ margin: 0, paddingLeft: '1.4rem' }}>
+            {missing.map(({ id, label, lowA, highA, movesRoute }) => (
+              <li key={id}>
+                {label}: from <span className="figures">{amperes(lowA)}</span> to{' '}
+                <span className="figures">{amperes(highA)}</span>
+                {movesRoute && <strong>; the route depends on it</strong>}
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+    </>
+  );
+}
