@@ -34,6 +34,8 @@ export const GlobalStyle = createGlobalStyle`
   h3 { font-size: 1rem; }
   a { color: var(--accent); }
   :focus-visible, [data-focus-visible] { outline: 3px solid var(--focus); outline-offset: 2px; }
+  /* What the keyboard comes to is never left under the gauge, which stays in view. */
+  main :is(input, button, textarea, a, label, summary) { scroll-margin: 17rem 0 5rem; }
   .quiet { color: var(--quiet); }
   .figures { font-family: var(--figures); font-variant-numeric: tabular-nums; }
   .unseen {
