@@ -8,6 +8,7 @@ import { agent } from './call';
 import { benchFirstLoad } from './first-load';
 import { benchLineup } from './line-up';
 import { benchLog } from './log';
+import { benchLogPage } from './log-page';
 import { benchPhotos } from './photos';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
@@ -15,6 +16,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'first-load': benchFirstLoad,
   autosave: benchAutosave,
   log: benchLog,
+  'log-page': benchLogPage,
   'line-up': benchLineup,
   photos: benchPhotos,
 };

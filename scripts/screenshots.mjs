@@ -13,7 +13,7 @@ const OUT = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, size, light, job (part of its place), station, and a button to press there. */
+/** Name, size, light, job (part of its place), station, and buttons to press there. */
 const VIEWS = [
   ['jobs', DESK, 'paper'],
   ['place', DESK, 'paper', 'High Sett', 'place'],
@@ -21,7 +21,8 @@ const VIEWS = [
   ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
-  ['loads', DESK, 'paper', 'Candlemas', 'loads'],
+  ['loads', DESK, 'paper', 'Larkrise', 'loads'],
+  ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
   ['charger', DESK, 'paper', 'Larkrise', 'charger'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Candlemas', 'pack'],
@@ -71,8 +72,10 @@ async function main() {
         await page.getByRole('heading', { level: 1 }).waitFor();
         if (station === 'history') await page.getByText('revision 1', { exact: false }).first().waitFor();
       }
-      if (button) await page.getByRole('button', { name: new RegExp(button) }).click();
+      for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
       await page.waitForLoadState('networkidle');
+      // Charts measure the room they have before they draw.
+      if (name === 'log') await page.waitForTimeout(1500);
       await page.screenshot({ path: join(OUT, `${name}.png`) });
       console.log(`docs/screenshots/${name}.png`);
     }

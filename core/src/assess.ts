@@ -108,11 +108,18 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
       byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
       byMeasurement: measured.byMeasurement,
-      everythingOn: eachPhase(phases, (phase) => everythingOn(connected, phase)),
       baseLoad: measured.base,
-      comparison: eachPhase(phases, (phase) => compareBases(connected, phase, premises, pack)),
+      // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
+      get everythingOn() {
+        return eachPhase(phases, (phase) => everythingOn(connected, phase));
+      },
+      get comparison() {
+        return eachPhase(phases, (phase) => compareBases(connected, phase, premises, pack));
+      },
+      get emptiestPhase() {
+        return emptiestPhase(counted, phases, premises, pack) ?? null;
+      },
       unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
-      emptiestPhase: emptiestPhase(counted, phases, premises, pack) ?? null,
       before,
       afterUnmanaged,
       afterManaged,

@@ -1,6 +1,8 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import { ZipFile } from 'yazl';
 import { DIALECTS, logLines, type Dialect } from '../../../standins/logger';
 import { analyseFile } from './log-file';
 
@@ -55,6 +57,42 @@ describe('a log on the command line', () => {
     const path = join(folder, `bad-${what.replaceAll(' ', '-')}`);
     writeFileSync(path, bytes);
     await expect(analyseFile(path, 230)).rejects.toThrow(says);
+  });
+
+  it('is read from a workbook as well', async () => {
+    const zip = new ZipFile();
+    const cell = (value: string | number, at: string): string =>
+      typeof value === 'number'
+        ? `<c r="${at}"><v>${value}</v></c>`
+        : `<c r="${at}" t="inlineStr"><is><t>${value}</t></is></c>`;
+    // Spreadsheet days: 46027 is 5 January 2026.
+    const data = [
+      ['when', 'current A'],
+      ...Array.from({ length: 600 }, (_, at) => [46_027 + at / 1440, 5 + (at % 10)]),
+    ];
+    const sheet = data
+      .map(
+        (row, at) =>
+          `<row r="${at + 1}">${row.map((value, column) => cell(value, `${'AB'[column] ?? ''}${at + 1}`)).join('')}</row>`,
+      )
+      .join('');
+    const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
+    const links = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+    const parts: Readonly<Record<string, string>> = {
+      '[Content_Types].xml': '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"/>',
+      'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${links}"><sheets><sheet name="S" sheetId="1" r:id="rId1"/></sheets></workbook>`,
+      'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="${links}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
+      'xl/worksheets/sheet1.xml': `<worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`,
+    };
+    for (const [name, xml] of Object.entries(parts))
+      zip.addBuffer(Buffer.from(`<?xml version="1.0" encoding="UTF-8"?>${xml}`), name);
+    zip.end();
+    const path = join(folder, 'book.xlsx');
+    writeFileSync(path, await buffer(zip.outputStream));
+    const { mapping, analysis } = await analyseFile(path, 230);
+    expect(mapping).toMatchObject({ timeFormat: 'spreadsheet', skipRows: 1, unit: 'A' });
+    expect(analysis.phases.L1?.peakA).toBe(14);
+    expect(analysis.samples).toBe(600);
   });
 
   it('of nought all through is told as what it is', async () => {

@@ -1,6 +1,7 @@
 import type { LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
+import { measuredDemand, measuredFindings } from '@keen-gauge/core/demand/measured/verdict';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { FileTrigger, ProgressBar } from 'react-aria-components';
@@ -204,6 +205,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
       )}
       {step.kind === 'result' && (
         <>
+          <Verdict analysis={step.analysis} />
           <FaultList faults={step.analysis.faults} />
           <Suspense fallback={<Waiting />}>
             <LogCharts analysis={step.analysis} session={session} />
@@ -225,6 +227,40 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
         </>
       )}
     </Stack>
+  );
+}
+
+/** Whether this log may be declared from, and what there is to say of it, before it is kept. */
+function Verdict({ analysis }: { readonly analysis: LogAnalysis }) {
+  const { survey, assessment, pack } = useSurvey();
+  const withIt = { ...survey, measurements: [measurementOf(analysis, 'this-log')] };
+  const measured = measuredDemand(withIt, assessment.supply.phases, pack);
+  const nought = Object.values(analysis.phases).every(({ peakA }) => peakA === 0);
+  return (
+    <>
+      {nought && (
+        <Notice kind="act" title="Every reading is nought.">
+          The clamp was not on, or it is another column.
+        </Notice>
+      )}
+      {measured.gap === undefined ? (
+        <Notice
+          kind="note"
+          title={`${analysis.days} whole days, ${(analysis.coverage * 100).toFixed(1)} % covered: enough to declare from.`}
+        />
+      ) : (
+        <Notice kind="act" title={`Not enough to declare from: ${measured.gap}`}>
+          It still bounds the demand from below.
+        </Notice>
+      )}
+      {measuredFindings(withIt, measured, pack)
+        .filter(({ id }) => id.startsWith('log-') || id.startsWith('half-hourly'))
+        .map(({ id, grade, title, remedy }) => (
+          <Notice key={id} kind={grade} title={title}>
+            {remedy}
+          </Notice>
+        ))}
+    </>
   );
 }
 

@@ -19,6 +19,7 @@ import { Choice } from '../kit/Choice';
 import { Row, Stack } from '../kit/Panel';
 import { HeatMap } from './HeatMap';
 import type { LogSession } from './log-session';
+import { YearMap } from './YearMap';
 
 const Figures = styled.dl`
   display: grid;
@@ -84,6 +85,10 @@ export default function LogCharts({
       <section aria-label="The week by the hour">
         <h3>The week by the hour, mean amperes</h3>
         <HeatMap weekA={found.weekA} />
+      </section>
+      <section aria-label="The year">
+        <h3>Hour by day, mean amperes</h3>
+        <YearMap hours={found.hours} />
       </section>
       <DayProfile found={found} />
       <Duration found={found} />

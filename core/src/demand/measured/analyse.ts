@@ -14,6 +14,12 @@ export interface WorseDay {
   readonly dailyHighsA: readonly number[];
 }
 
+/** One local day: its number since 1970, and the mean amperes of each hour; null where nothing was logged. */
+export interface DayHours {
+  readonly day: number;
+  readonly meanA: readonly (number | null)[];
+}
+
 export interface PhaseAnalysis {
   readonly peakA: number;
   readonly peakAt: number;
@@ -30,6 +36,8 @@ export interface PhaseAnalysis {
   readonly durationA: readonly number[];
   /** Mean amperes by hour of the week, Monday midnight first, local time; null where nothing was logged. */
   readonly weekA: readonly (number | null)[];
+  /** Each local day and the mean of each of its hours, in order: the year at a glance. */
+  readonly hours: readonly DayHours[];
   /** By half-hour of the day: 10 %, 50 % and 90 % of what was logged, and the highest. */
   readonly dayA: readonly (readonly [number, number, number, number] | null)[];
 }
@@ -141,6 +149,7 @@ function analysePhase(
       worseDay: worseDay(daily.highs),
       durationA: Array.from({ length: 101 }, (_, percent) => quantile(1 - percent / 100)),
       ...profiles(local, values),
+      hours: hoursOf(local, values),
     },
   };
 }
@@ -232,6 +241,34 @@ function dailyHighs(
   }
   close();
   return { highs, winter };
+}
+
+/** The mean of every hour of every day there is something of. */
+function hoursOf(local: Float64Array, values: Float32Array): DayHours[] {
+  const days: DayHours[] = [];
+  const [sums, counts] = [new Float64Array(24), new Uint32Array(24)];
+  let day = NaN;
+  const close = (): void => {
+    if (counts.some((count) => count > 0))
+      days.push({ day, meanA: Array.from(sums, (sum, hour) => (counts[hour] ? sum / (counts[hour] ?? 1) : null)) });
+    sums.fill(0);
+    counts.fill(0);
+  };
+  for (let at = 0; at < values.length; at += 1) {
+    const value = values[at] ?? NaN;
+    const second = local[at] ?? 0;
+    const today = Math.floor(second / 86_400);
+    if (today !== day) {
+      close();
+      day = today;
+    }
+    if (Number.isNaN(value)) continue;
+    const hour = Math.floor((second % 86_400) / 3600);
+    sums[hour] = (sums[hour] ?? 0) + value;
+    counts[hour] = (counts[hour] ?? 0) + 1;
+  }
+  close();
+  return days;
 }
 
 /** The week by the hour, and the day by the half-hour with its quantiles, by the clock on the wall. */

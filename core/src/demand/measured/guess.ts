@@ -143,8 +143,11 @@ function guessDecimal(rows: Rows): '.' | ',' {
 }
 
 function looksLikeData(row: readonly string[], decimal: '.' | ','): boolean {
+  // A day of a spreadsheet is a number like any other: it is one where another number stands beside it.
+  const numbers = row.filter((cell) => isNumber(cell, decimal));
   const timed = row.some((cell) => formatsOf(cell).length > 0 || /^\d{10}(\d{3})?$/.test(cell.trim()));
-  return timed && row.some((cell) => isNumber(cell, decimal));
+  if (timed) return numbers.length > 0;
+  return numbers.length > 1 && Number(numbers[0]) > 30_000 && Number(numbers[0]) < 90_000;
 }
 
 const WRITTEN: readonly TimeFormat[] = ['year-first', 'day-first', 'month-first', 'day-month-name'];

@@ -369,6 +369,16 @@ describe('the figures of a log', () => {
     );
   });
 
+  it('give each hour of each day its mean, and nothing for an hour nobody logged', () => {
+    const hours = analysed(values, 60).phases.L1?.hours ?? [];
+    expect(hours).toHaveLength(1);
+    // 5 January 2026 is day 20 458; its first hour is 10 A, its second (9 × 30 + 60 + 50 × 10) / 60 = 13.83 A.
+    expect(hours[0]?.day).toBe(20_458);
+    expect(hours[0]?.meanA[0]).toBeCloseTo(10, 4);
+    expect(hours[0]?.meanA[1]).toBeCloseTo(830 / 60, 4);
+    expect(hours[0]?.meanA[2]).toBeNull();
+  });
+
   it('fall along the load-duration curve, from the peak', () => {
     const curve = phase?.durationA ?? [];
     expect(curve[0]).toBe(60);

@@ -11,6 +11,7 @@ import { Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { PhotoStrip } from '../../photos/PhotoStrip';
 import { placesToHang } from '../places';
 import { SIZES, sizeKey, sizeWords, type SizeKey } from './load-words';
 
@@ -177,6 +178,16 @@ function LoadEditor({ load }: { readonly load: Load }) {
           maxLength={40}
         />
       </FieldGrid>
+      <BoundCode
+        path={[...path, 'continuous']}
+        label="Runs for hours on end?"
+        tile="6rem"
+        codes={[
+          { value: true, label: 'Yes' },
+          { value: false, label: 'No' },
+        ]}
+      />
+      <PhotoStrip subject="load" subjectId={load.id} of={`rating plate, ${load.label ?? load.class}`} />
       {survey.supply.phases === 3 && (
         <BoundChoice
           path={[...path, 'phase']}
