@@ -62,6 +62,16 @@ for (const light of LIGHTS)
     await page.getByRole('link', { name: 'History' }).click();
     await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
     await check('history');
+    await page.goto('/');
+    await page.getByRole('link', { name: /Larkrise/ }).click();
+    await goTo(page, 'Loads');
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await expect(page.getByRole('button', { name: 'Read it like this' })).toBeVisible();
+    await check('how a log is read');
+    await page.getByRole('button', { name: 'Read it like this' }).click();
+    await expect(page.getByRole('heading', { name: 'Readings over time' })).toBeVisible();
+    await check('a log');
+    await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('link', { name: 'Instruments' }).click();
     await expect(page.getByText('Calibration was due on 2026-10-31.')).toBeVisible();
     await check('instruments');

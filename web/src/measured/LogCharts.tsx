@@ -141,6 +141,7 @@ function Trace({
     setSpan([start, start + width]);
   };
   const peakAt = analysis.phases[phase]?.peakAt ?? from;
+  const faulty = analysis.faults.at.filter((at) => at >= from && at <= to).map((at) => ({ at, fault: 0 }));
   const long = to - from > 3 * 86_400;
   const format = new Intl.DateTimeFormat(
     'en-GB',
@@ -172,9 +173,15 @@ function Trace({
               isAnimationActive={false}
               connectNulls={false}
             />
+            <Scatter data={faulty} dataKey="fault" fill="var(--hold)" shape="cross" isAnimationActive={false} />
           </ComposedChart>
         </ResponsiveContainer>
       </div>
+      {analysis.faults.at.length > 0 && (
+        <p className="quiet" style={{ fontSize: '0.88rem' }}>
+          Crosses at the foot: readings left out. Breaks in the trace: nothing was logged.
+        </p>
+      )}
       <Row style={{ '--gap': '0.35rem' }}>
         <Button
           onPress={() => {

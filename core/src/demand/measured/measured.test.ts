@@ -209,6 +209,9 @@ describe('reading a log', () => {
       gapSeconds: 117 * 60 - 60,
     });
     expect([...(series.amperes.L1 ?? [])]).toEqual([1, NaN, NaN, NaN, 3, 3]);
+    const minute = (at: number): number => Date.parse('2026-01-05T00:00Z') / 1000 + at * 60;
+    // The repeat, the step back, the formula, then what was below nought and what was impossible.
+    expect(faults.at).toEqual([minute(1), minute(0), minute(2), minute(1), minute(3)]);
   });
 
   it('sees a reading that never moves', () => {

@@ -6,6 +6,8 @@ import type { FaultCount, LogFaults, LogSeries } from './series';
 /** Above this no domestic or small commercial supply goes, in amperes a phase; a reading above it is a slip of unit. */
 const IMPOSSIBLE_A = 2000;
 const ROWS_NAMED = 5;
+/** So many faults are marked on the plot; more would blacken it. */
+const TIMES_KEPT = 500;
 const STUCK_S = 6 * 3600;
 
 /** Amperes, watts or watt-hours in one of each unit. */
@@ -50,6 +52,7 @@ export class LogReader {
   private readonly repeated = new Count();
   private readonly backward = new Count();
   private lastUtcS = -Infinity;
+  private readonly faultTimes: number[] = [];
 
   constructor(
     private readonly mapping: LogMapping,
@@ -80,7 +83,7 @@ export class LogReader {
     if (!this.place(utcS)) return;
     this.mapping.values.forEach(({ column }, at) => {
       const value = readNumberCell(row[column] ?? '', this.mapping.decimal);
-      if (Number.isNaN(value)) this.noNumber.add(this.row);
+      if (Number.isNaN(value)) this.fault(this.noNumber, utcS);
       const values = this.columns[at];
       if (values) values[this.length - 1] = value;
     });
@@ -99,7 +102,7 @@ export class LogReader {
     for (let at = 0; at < perDay; at += 1) {
       if (!this.place(startS + (at * 86_400) / perDay)) continue;
       const value = readNumberCell(row[first + at] ?? '', this.mapping.decimal);
-      if (Number.isNaN(value)) this.noNumber.add(this.row);
+      if (Number.isNaN(value)) this.fault(this.noNumber, startS + (at * 86_400) / perDay);
       const column = this.columns[0];
       if (column) column[this.length - 1] = value;
     }
@@ -116,14 +119,19 @@ export class LogReader {
     return this.clock.toUtc({ ms: midnight + ofDay, absolute: written.absolute }) / 1000;
   }
 
+  private fault(count: Count, utcS: number): void {
+    count.add(this.row);
+    if (this.faultTimes.length < TIMES_KEPT) this.faultTimes.push(utcS);
+  }
+
   /** Makes room for a sample at a time; false where the time is not after the one before. */
   private place(utcS: number): boolean {
     if (utcS === this.lastUtcS) {
-      this.repeated.add(this.row);
+      this.fault(this.repeated, utcS);
       return false;
     }
     if (utcS < this.lastUtcS) {
-      this.backward.add(this.row);
+      this.fault(this.backward, utcS);
       return false;
     }
     if (this.length === this.times.length) this.grow();
@@ -160,6 +168,7 @@ export class LogReader {
         else if (value > IMPOSSIBLE_A) impossible.add(index + 1 + this.mapping.skipRows);
         else continue;
         values[index] = NaN;
+        if (this.faultTimes.length < TIMES_KEPT) this.faultTimes.push(times[index] ?? 0);
       }
       stuck += stuckStretches(values, times);
       amperes[phase] = values;
@@ -173,6 +182,7 @@ export class LogReader {
         ...this.counted(),
         negative: negative.done(),
         impossible: impossible.done(),
+        at: this.faultTimes,
         ...gapsOf(times, intervalS),
         stuck,
       },

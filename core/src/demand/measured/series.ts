@@ -14,6 +14,8 @@ export interface LogFaults {
   readonly negative: FaultCount;
   /** More than any supply of this kind carries. Left out. */
   readonly impossible: FaultCount;
+  /** When the first of the readings left out were taken, seconds of universal time: to be marked on the plot. */
+  readonly at: readonly number[];
   /** Stretches in which nothing was logged, and how long they are together. */
   readonly gaps: number;
   readonly gapSeconds: number;
