@@ -1,10 +1,15 @@
+import { readFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { BROWSER_ARGS } from '../scripts/machine/browser.mjs';
 
 /** A signed-in page of the application under measurement, in the browser the journeys use. */
-export async function openPage(
-  base: string,
-): Promise<{ page: Page; second: () => Promise<Page>; close: () => Promise<void> }> {
+export async function openPage(base: string): Promise<{
+  page: Page;
+  second: () => Promise<Page>;
+  /** The memory the fullest of the browser's page processes has now, in megabytes. */
+  memoryMb: () => Promise<number>;
+  close: () => Promise<void>;
+}> {
   const browser = await chromium.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     args: BROWSER_ARGS,
@@ -16,7 +21,15 @@ export async function openPage(
   await page.getByLabel('Password').fill('keen-gauge-demo');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Jobs' }).waitFor();
-  return { page, second: () => context.newPage(), close: () => browser.close() };
+  const memoryMb = async (): Promise<number> => {
+    const session = await browser.newBrowserCDPSession();
+    const { processInfo } = await session.send('SystemInfo.getProcessInfo');
+    const sizes = processInfo
+      .filter(({ type }) => type === 'renderer')
+      .map(({ id }) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, 'utf8'))?.[1] ?? 0) / 1000);
+    return Math.max(0, ...sizes);
+  };
+  return { page, second: () => context.newPage(), memoryMb, close: () => browser.close() };
 }
 
 /** A job made through the API with the page's own session; its id. */

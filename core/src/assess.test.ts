@@ -409,6 +409,25 @@ describe('assess is total', () => {
     );
   });
 
+  it('a shared service carries what hangs beside this supply’s fuse as well: 12 + 9 here, 30 next door', () => {
+    const made = settled((s) => {
+      s.supply.nodes = [
+        { id: 'service', kind: 'service' },
+        { id: 'head', kind: 'cut-out', head: 'solid-link', fedFrom: 'service' },
+        { id: 'own', kind: 'switch-fuse', fedFrom: 'head', ratingA: 60, evidence: 'label' },
+        { id: 'beside', kind: 'switch-fuse', fedFrom: 'head', ratingA: 60 },
+      ];
+      s.loads = [
+        { id: 'a', class: 'motor', currentA: 12, nodeId: 'own' },
+        { id: 'b', class: 'motor', currentA: 9, nodeId: 'beside' },
+      ];
+      s.proposals = [];
+      s.intake.loop = { status: 'feeds-next-door', neighbourDemandA: 30 };
+    });
+    expect(made.demand.before.L1?.value).toBe(12);
+    expect(made.nodes[0]?.before.L1?.value).toBe(51);
+  });
+
   it('a guard that holds stays held when every rating rises', () => {
     fc.assert(
       fc.property(

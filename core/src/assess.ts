@@ -86,7 +86,15 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const condition = conditionVerdict(survey.intake);
   const loop = loopVerdict(survey.intake.loop);
   const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
-  const shared = sharedService(survey.intake.loop, service?.ratingA, before, afterManaged, pack);
+  // What the service carries, which may be more than what hangs below this supply's own fuse.
+  const carried = assessed.find(({ id }) => id === service?.id);
+  const shared = sharedService(
+    survey.intake.loop,
+    service?.ratingA,
+    carried?.before ?? before,
+    (limiter.holds && complete ? carried?.managed : undefined) ?? carried?.after ?? afterManaged,
+    pack,
+  );
   const nodes = shared?.known && service ? withNeighbours(assessed, service.id, shared) : assessed;
 
   return {

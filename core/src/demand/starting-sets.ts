@@ -79,6 +79,45 @@ export const STARTING_SETS: readonly StartingSet[] = [
     ],
   },
   {
+    id: 'gas-heated-flat',
+    name: 'Gas-heated flat',
+    loads: [
+      { ...ledLighting, quantity: 9 },
+      { ...cooker, powerW: 6000 },
+      { id: 'ring', class: 'socket-circuit', label: 'Ring', currentA: 32 },
+      { id: 'boiler', class: 'heating-and-power', label: 'Boiler and controls', powerW: 150 },
+      ...kitchenAppliances,
+    ],
+  },
+  {
+    id: 'all-electric-home',
+    name: 'All-electric home',
+    loads: [
+      ledLighting,
+      { ...cooker, powerW: 9000 },
+      ...rings,
+      immersion,
+      shower,
+      {
+        id: 'storage-heaters',
+        class: 'storage-heating',
+        label: 'Storage heaters',
+        powerW: 2550,
+        quantity: 4,
+        season: 'heating',
+      },
+      {
+        id: 'panel-heaters',
+        class: 'heating-and-power',
+        label: 'Panel heaters',
+        powerW: 1500,
+        quantity: 2,
+        season: 'heating',
+      },
+      ...kitchenAppliances,
+    ],
+  },
+  {
     id: 'heat-pump-home',
     name: 'Heat pump home',
     loads: [
