@@ -211,6 +211,16 @@ describe('checks of the chain', () => {
     expect(found(own)).toEqual(['meter-rating ask flat-meter', 'isolator ask flat-meter']);
   });
 
+  it('does not take a device before it that nobody has read for a small one', () => {
+    const more: SupplyNode[] = [
+      { id: 'sf', kind: 'switch-fuse', fedFrom: 'board', cable: { sizeMm2: 25, lengthM: 1 } },
+      { id: 'm2', kind: 'check-meter', fedFrom: 'sf', ratingA: 100 },
+    ];
+    const survey = chain({}, more);
+    survey.proposals = [{ id: 'car', kind: 'vehicle-charger', limiter: {}, nodeId: 'm2' }];
+    expect(found(survey)).toContain('meter-rating ask m2');
+  });
+
   it('gives every check a question, and working to every failure with arithmetic in it', () => {
     for (const { id } of CHECK_RULES) expect(checkQuestion(id)).toMatch(/\?$/);
     const survey = chain({ meter: { ratingA: 60 } });

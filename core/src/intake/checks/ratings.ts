@@ -2,18 +2,26 @@ import { below, protects, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, type Step } from '../../worked';
 import { HOLDS, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict, type Upstream } from './check';
 
+function unread(what: string): CheckVerdict {
+  return {
+    state: 'not-known',
+    says: `${what} not known, so nothing is held against it`,
+    remedy: 'Read it off its face.',
+    field: 'supply.nodes.ratingA',
+  };
+}
+
 /** Whether what the current passes through may carry all that the device before it lets through. */
 function againstUpstream(here: TreeNode, facts: CheckFacts, what: string): CheckVerdict {
   const { ratingA } = here.node;
-  if (ratingA === undefined)
+  if (ratingA === undefined) return unread(what);
+  const upstream = upstreamOf(here, facts);
+  if (!upstream)
     return {
       state: 'not-known',
-      says: `${what} not known, so nothing is held against it`,
-      remedy: 'Read it off its face.',
-      field: 'supply.nodes.ratingA',
+      says: `${ratingA} A, and the rating of the device before it is not known`,
+      remedy: 'Read the device before it.',
     };
-  const upstream = upstreamOf(here, facts);
-  if (!upstream) return HOLDS;
   if (!exceeds(upstream.amperes, ratingA)) return HOLDS;
   if (!upstream.sure)
     return {
@@ -109,13 +117,7 @@ function devicesBelow(here: TreeNode): { readonly count: number; readonly sumA: 
  */
 function notOnDiversity(here: TreeNode, facts: CheckFacts, grade: 'act' | 'note', what: string): CheckVerdict {
   const { ratingA } = here.node;
-  if (ratingA === undefined)
-    return {
-      state: 'not-known',
-      says: `${what} not known, so nothing is held against it`,
-      remedy: 'Read it off its face.',
-      field: 'supply.nodes.ratingA',
-    };
+  if (ratingA === undefined) return unread(what);
   const upstream = upstreamOf(here, facts);
   if (upstream && !exceeds(upstream.amperes, ratingA)) return HOLDS;
   const { count, sumA, known } = devicesBelow(here);

@@ -1,0 +1,71 @@
+import { Refusal, UploadQueue, type Filing, type UploadLinks } from './upload-queue';
+
+const file = (name: string, bytes = 3): File => new File([new Uint8Array(bytes)], name);
+const settle = async (): Promise<void> => {
+  for (let turn = 0; turn < 20; turn += 1) await Promise.resolve();
+};
+
+/** A queue whose sending and filing are functions, and what it asked of the world. */
+function bench(filing: (name: string) => Filing, send: (name: string) => Promise<void> = () => Promise.resolve()) {
+  const told: string[] = [];
+  let ids = 0;
+  const links: UploadLinks = {
+    send: ({ fileName }) => send(fileName),
+    file: ({ fileName }) => Promise.resolve(filing(fileName)),
+    drop: ({ fileName }) => told.push(`drop ${fileName}`),
+    keep: ({ fileName }) => Promise.resolve(void told.push(`keep ${fileName}`)),
+    forget: (id) => Promise.resolve(void told.push(`forget ${id}`)),
+    newId: () => `id${(ids += 1)}`,
+    filed: () => told.push('filed'),
+  };
+  const queue = new UploadQueue('person', 'job', links);
+  return { queue, told, states: () => queue.get().map(({ name, state }) => `${name} ${state}`) };
+}
+
+describe('pictures on their way in', () => {
+  it('are kept before they are sent, and forgotten once filed', async () => {
+    const { queue, told, states } = bench(() => ({ kind: 'filed', known: false }));
+    await queue.add([file('a')], {});
+    await settle();
+    expect(told).toEqual(['keep a', 'filed', 'forget id1']);
+    expect(states()).toEqual([]);
+  });
+
+  it('one refused does not hold up the others', async () => {
+    const { queue, states } = bench((name) =>
+      name === 'bad' ? { kind: 'refused', says: 'no picture' } : { kind: 'filed', known: false },
+    );
+    await queue.add([file('bad'), file('good'), file('empty', 0), file('more')], {});
+    await settle();
+    expect(states()).toEqual(['bad refused', 'empty refused']);
+  });
+
+  it('stop for want of an answer, stay kept, and go on when tried again', async () => {
+    let reachable = false;
+    const { queue, told, states } = bench(
+      () => ({ kind: 'filed', known: false }),
+      () => (reachable ? Promise.resolve() : Promise.reject(new Error('no link'))),
+    );
+    await queue.add([file('a')], {});
+    await settle();
+    expect(states()).toEqual(['a stopped']);
+    expect(told).toEqual(['keep a']);
+    reachable = true;
+    queue.retry();
+    await settle();
+    expect(states()).toEqual([]);
+  });
+
+  it('the server will not have, or has already, say so until they are put away', async () => {
+    const { queue, states, told } = bench(
+      () => ({ kind: 'filed', known: true }),
+      (name) => (name === 'big' ? Promise.reject(new Refusal('too large')) : Promise.resolve()),
+    );
+    await queue.add([file('big'), file('twin')], {});
+    await settle();
+    expect(states()).toEqual(['big refused', 'twin known']);
+    queue.cancel('id2');
+    expect(states()).toEqual(['big refused']);
+    expect(told).not.toContain('drop twin');
+  });
+});
