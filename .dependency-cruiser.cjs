@@ -33,11 +33,11 @@ module.exports = {
     notInto(
       'survey-is-the-floor',
       '^core/src/(survey|record)/',
-      '^core/src/(rules|tree|demand|intake|earthing|management|route|pack)/',
+      '^core/src/(rules|tree|demand|intake|earthing|circuit|management|route|pack)/',
     ),
     notInto(
       'nothing-below-assess-knows-it',
-      '^core/src/(survey|record|rules|tree|demand|intake|earthing|management|route)/',
+      '^core/src/(survey|record|rules|tree|demand|intake|earthing|circuit|management|route)/',
       '^core/src/(assess|node-assessments|demand-decision)[.]ts$',
     ),
     notInto('no-orphan-rooms', '.*', '/(utils?|helpers?|common|misc)(/|[.])'),

@@ -3,59 +3,14 @@ import { assess } from './assess';
 import type { Assessment } from './assessment';
 import { RULE_PACKS, rulePack } from './rules/catalogue';
 import { gbDefault } from './rules/gb-default';
-import { blankSurvey } from './survey/blank';
 import { readSurvey } from './survey/read';
 import type { Survey } from './survey/survey';
+import { nodeOf, settledSurvey, type Change } from './testing/settled-survey';
 import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words';
-
-type Change = (survey: Survey) => void;
 
 /** A home that may be fitted and notified: 100 A label, not looped, looked over, 20.4 A of loads, a 32 A charger. */
 function settled(...changes: Change[]): Assessment {
-  return assess(survey(...changes), gbDefault);
-}
-
-function survey(...changes: Change[]): Survey {
-  const base = blankSurvey();
-  Object.assign(base.place, { meterPointNumber: '9700000012340', premises: 'household', addressLine1: '1 Test Lane' });
-  base.supply.phases = 1;
-  Object.assign(node(base, 'cut-out'), { ratingA: 100, evidence: 'label' });
-  for (const id of ['meter', 'isolator', 'board'])
-    Object.assign(node(base, id), { ratingA: 100, cable: { sizeMm2: 25, lengthM: 0.5, laid: 'clipped' } });
-  Object.assign(node(base, 'board'), {
-    spareWays: 2,
-    acceptsNewDevice: 'yes',
-    enclosure: 'metal',
-    place: 'indoors',
-  });
-  base.intake = { look: 'fine', faults: [], loop: { status: 'not-looped', evidence: 'cable-traced' } };
-  base.earthing = { arrangement: 'tn-s', recognisedBy: 'sheath clamp seen' };
-  base.loads = [
-    { id: 'lights', class: 'lighting', powerW: 180, fixedLed: true },
-    { id: 'ring', class: 'socket-circuit', currentA: 20 },
-  ];
-  base.proposals = [
-    {
-      id: 'car',
-      kind: 'vehicle-charger',
-      ratedA: 32,
-      phases: 1,
-      limiter: {},
-      typeTested: 'yes',
-      canExport: 'no',
-      parking: 'outdoors',
-    },
-  ];
-  for (const change of changes) change(base);
-  const reading = readSurvey(JSON.parse(JSON.stringify(base)));
-  if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
-  return reading.survey;
-}
-
-function node(of: Survey, id: string): Survey['supply']['nodes'][number] {
-  const found = of.supply.nodes.find((each) => each.id === id);
-  if (!found) throw new Error(`no node ${id}`);
-  return found;
+  return assess(settledSurvey(...changes), gbDefault);
 }
 
 const charger = (of: Survey): Survey['proposals'][number] => {
@@ -137,13 +92,13 @@ describe('default triggers, each alone', () => {
 
   it('the house rule asks first whatever the arithmetic says', () => {
     const pack = rulePack('gb-always-ask');
-    expect(pack && triggerIds(assess(survey(), pack))).toEqual(['house-rule met']);
+    expect(pack && triggerIds(assess(settledSurvey(), pack))).toEqual(['house-rule met']);
   });
 });
 
 describe('fuse rating', () => {
   it.each(EVIDENCE)('%s', (evidence) => {
-    const made = settled((s) => (node(s, 'cut-out').evidence = evidence));
+    const made = settled((s) => (nodeOf(s, 'cut-out').evidence = evidence));
     const established = ['label', 'record', 'attended'].includes(evidence);
     expect(made.supply.ratingEstablished).toBe(established);
     expect(made.supply.rating.value).toBe(established ? 100 : 60);
@@ -151,13 +106,13 @@ describe('fuse rating', () => {
   });
   it('falls back to no more than what was seen: a holder moulded 45 A cannot carry 60 A', () => {
     const made = settled((s) => {
-      Object.assign(node(s, 'cut-out'), { evidence: 'moulding', holderMaximumA: 45 });
-      delete node(s, 'cut-out').ratingA;
+      Object.assign(nodeOf(s, 'cut-out'), { evidence: 'moulding', holderMaximumA: 45 });
+      delete nodeOf(s, 'cut-out').ratingA;
     });
     expect(made.supply.rating.value).toBe(45);
   });
   it('questions a fuse larger than its holder', () => {
-    expect(findingIds(settled((s) => (node(s, 'cut-out').holderMaximumA = 80)))).toContain('fuse-above-holder');
+    expect(findingIds(settled((s) => (nodeOf(s, 'cut-out').holderMaximumA = 80)))).toContain('fuse-above-holder');
   });
   it('reads the switch-fuse where there is no cut-out fuse', () => {
     const made = settled((s) => {
@@ -172,7 +127,7 @@ describe('fuse rating', () => {
 
 describe('limiting', () => {
   const busy: Change = (s) => {
-    node(s, 'cut-out').ratingA = 60;
+    nodeOf(s, 'cut-out').ratingA = 60;
     s.loads = [{ id: 'hot', class: 'floor-warming', currentA: 40 }];
   };
   const clamp =
@@ -204,11 +159,11 @@ describe('limiting', () => {
   });
   it('an operator that judges the managed figure lets the same home be fitted', () => {
     const pack = rulePack('gb-managed-figure');
-    expect(pack && assess(survey(busy, clamp(50, 6)), pack).route.way).toBe('fit-then-notify');
+    expect(pack && assess(settledSurvey(busy, clamp(50, 6)), pack).route.way).toBe('fit-then-notify');
   });
   it('an operator that does not accept limiting judges the unmanaged figure against the fuse', () => {
     const pack = rulePack('gb-no-limiting');
-    expect(pack && triggerIds(assess(survey(busy, clamp(50, 6)), pack))).toContain('demand-above-fuse met');
+    expect(pack && triggerIds(assess(settledSurvey(busy, clamp(50, 6)), pack))).toContain('demand-above-fuse met');
   });
   it('does not hold when the fail-safe alone overloads: 40 + 32 at full fail-safe', () => {
     const made = settled(busy, clamp(50, 32));
@@ -224,7 +179,7 @@ describe('limiting', () => {
         { id: 'split', kind: 'split-block', fedFrom: 'meter' },
         { id: 'annexe', kind: 'board', fedFrom: 'split', ratingA: 63 },
       );
-      node(s, 'isolator').fedFrom = 'split';
+      nodeOf(s, 'isolator').fedFrom = 'split';
       s.loads = [
         { id: 'hot', class: 'floor-warming', currentA: 15, nodeId: 'board' },
         { id: 'annexe-heat', class: 'floor-warming', currentA: 25, nodeId: 'annexe' },
@@ -261,7 +216,7 @@ describe('the tree', () => {
 describe('nodes without a rating', () => {
   it('are asked about where the charger’s current passes, and nowhere else', () => {
     const made = settled((s) => {
-      delete node(s, 'isolator').ratingA;
+      delete nodeOf(s, 'isolator').ratingA;
       s.supply.nodes.push(
         { id: 'feeder', kind: 'feeder', fedFrom: 'board' },
         { id: 'shed', kind: 'board', fedFrom: 'feeder', ratingA: 40, enclosure: 'metal', place: 'indoors' },
@@ -439,7 +394,7 @@ describe('assess is total', () => {
         (ratingA, otherA, setPointA, failSafeA, riseA) => {
           const holds = (rating: number): boolean =>
             settled((s) => {
-              node(s, 'cut-out').ratingA = rating;
+              nodeOf(s, 'cut-out').ratingA = rating;
               s.loads = [{ id: 'hot', class: 'floor-warming', currentA: otherA }];
               charger(s).limiter = { kind: 'clamp', setPointA, failSafeA, clampNodeId: 'meter' };
             }).demand.limiter.holds;

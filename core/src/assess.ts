@@ -1,12 +1,16 @@
 import type { Assessment, PerPhase } from './assessment';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
+import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
+import { circuitFindings } from './circuit/circuit-findings';
+import { assessFeeders } from './circuit/feeder';
+import { feederFindings } from './circuit/feeder-findings';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
 import { declaredDemand, withWhole } from './demand/declared';
 import { loadFindings } from './demand/findings';
 import { basisGap, basisShortfall, demandPerPhase, inBasis } from './demand/maximum-demand';
 import { measuredDemand, measuredFindings } from './demand/measured/verdict';
 import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
-import { earthingFindings } from './earthing/arrangement';
+import { assessEarthing, earthingFindings } from './earthing/assess-earthing';
 import { STATIONS, type Finding } from './finding';
 import { conditionFindings, conditionVerdict } from './intake/condition';
 import { fuseFindings, fuseRating } from './intake/fuse-rating';
@@ -28,6 +32,7 @@ import {
 import { placeFindings } from './route/place-findings';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
+import type { Proposal } from './survey/proposal';
 import type { Survey } from './survey/survey';
 import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words';
 import { nodeOf } from './tree/sets-below';
@@ -96,6 +101,11 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     pack,
   );
   const nodes = shared?.known && service ? withNeighbours(assessed, service.id, shared) : assessed;
+  const earth = { survey, tree, fuse, pack, after: afterUnmanaged };
+  const earthing = assessEarthing(earth);
+  const facts = { survey, pack, tree, phases, nodes: new Map(assessed.map((node) => [node.id, node])) };
+  const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, facts) }));
+  const feeders = assessFeeders(facts, ownDrops(circuits));
 
   return {
     format: 'keen-gauge-assessment',
@@ -138,6 +148,9 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     },
     nodes,
     weakest: weakestNode(nodes),
+    earthing,
+    circuits: circuits.map((each) => each.assessed),
+    feeders,
     findings: inWalkOrder([
       ...placeFindings(survey),
       ...conditionFindings(survey.intake, pack),
@@ -146,13 +159,15 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...sharedServiceFindings(shared),
       ...checkFindings({ survey, pack, tree, fuse }),
       ...readingFindings(survey),
-      ...earthingFindings(survey, pack),
+      ...earthingFindings(earth, earthing),
       ...loadFindings(survey, connected),
       ...measuredFindings(survey, measured, pack),
       ...declared.findings,
       ...chargerFindings(survey, pack, tree),
       ...unratedFindings(survey, tree, fuse),
       ...overloadFindings(nodes),
+      ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, facts)),
+      ...feederFindings(feeders),
     ]),
     route: routeOf({
       survey,
@@ -165,6 +180,19 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       limiterHolds: limiter.holds && limiter.kind === 'clamp',
     }),
   };
+}
+
+/** What each charger’s own circuit drops at its full rating, where its size, or the smallest that passes, is known. */
+function ownDrops(
+  circuits: readonly { readonly proposal: Proposal; readonly assessed: CircuitAssessment }[],
+): ReadonlyMap<string, number> {
+  return new Map(
+    circuits.flatMap(({ proposal, assessed: { designA, recorded, beside } }) => {
+      const percent = (recorded ?? beside[0])?.ownDrop.value ?? null;
+      if (percent === null || designA === null || proposal.ratedA === undefined) return [];
+      return [[proposal.id, (percent * proposal.ratedA) / designA] as const];
+    }),
+  );
 }
 
 /** A load or new equipment on the line its board hangs from, where nobody has said which line it is on itself. */

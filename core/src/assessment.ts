@@ -1,3 +1,6 @@
+import type { CircuitAssessment } from './circuit/charger-circuit';
+import type { FeederAssessment } from './circuit/feeder';
+import type { EarthingAssessment } from './earthing/assess-earthing';
 import type { ConditionVerdict } from './intake/condition';
 import type { LoopVerdict } from './intake/loop-status';
 import type { SharedService } from './intake/shared-service';
@@ -70,6 +73,10 @@ export interface Assessment {
   readonly nodes: readonly NodeAssessment[];
   /** The node with least headroom, and how much; null when no rating is known. */
   readonly weakest: { readonly nodeId: string; readonly headroomA: number } | null;
+  readonly earthing: EarthingAssessment;
+  /** The circuit of each piece of new equipment, and every feeder. */
+  readonly circuits: readonly CircuitAssessment[];
+  readonly feeders: readonly FeederAssessment[];
   readonly findings: readonly Finding[];
   readonly route: Route;
 }

@@ -11,6 +11,7 @@ export const STATIONS = [
   'earthing',
   'loads',
   'charger',
+  'circuit',
   'route',
   'pack',
 ] as const;

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assessment';
-import { ARRANGEMENT_NAMES } from '../earthing/arrangement';
+import { ARRANGEMENT_NAMES } from '../earthing/arrangement-names';
 import { FAULT_NAMES, overrideOf } from '../intake/condition';
 import { LOOP_SIGN_NAMES } from '../intake/loop-status';
 import { READING_FORMS, readingText } from '../intake/readings';

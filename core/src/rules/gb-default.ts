@@ -1,4 +1,6 @@
 import type { LoadClass } from '../survey/words';
+import { gbCircuit } from './gb-circuit';
+import { gbEarthing } from './gb-earthing';
 import type { Allowance, RulePack } from './rule-pack';
 
 const full: Allowance = { form: 'share', percent: 100 };
@@ -28,9 +30,9 @@ const alwaysInFull = {
 /** Great Britain: the figures most operators work to. */
 export const gbDefault: RulePack = {
   id: 'gb-default',
-  version: '2026.1',
+  version: '2026.2',
   title: 'Great Britain, usual operator terms',
-  date: '2026-11-24',
+  date: '2026-11-25',
   nominalVoltageV: { value: 230, source: 'BS 7671 appendix 2' },
   allowances: {
     source: 'BS 7671 311.1, published diversity allowances; 722.311 for vehicle charging',
@@ -88,8 +90,8 @@ export const gbDefault: RulePack = {
   alwaysAsk: false,
   askAboveEquipmentA: { value: 32, source: 'operators’ common threshold for one piece of equipment' },
   leastChargingA: { value: 6, source: 'IEC 61851-1' },
-  largestZeOhm: { value: { 'tn-c-s': 0.35, 'tn-s': 0.8 }, source: 'operators’ declared maxima' },
-  unstableElectrodeOhm: { value: 200, source: 'BS 7671 411.5.3' },
+  earthing: gbEarthing,
+  circuit: gbCircuit,
   noticeWithinDays: { value: 28, source: 'operators’ connection terms' },
   replyWorkingDays: { value: 10, source: 'operators’ usual reply for a single dwelling' },
   emergencyNumber: { value: '105', source: 'Great Britain, operators’ emergency line' },

@@ -1,4 +1,6 @@
 import type { ListBasis, LoadClass, Premises } from '../survey/words';
+import type { CircuitRules } from './circuit-rules';
+import type { EarthingRules } from './earthing-rules';
 
 /** A value that a code, a standard or an operator sets, with where it comes from. */
 export interface Ruled<T> {
@@ -64,8 +66,8 @@ export interface RulePack {
   readonly alwaysAsk: boolean;
   readonly askAboveEquipmentA: Ruled<number>;
   readonly leastChargingA: Ruled<number>;
-  readonly largestZeOhm: Ruled<Readonly<Record<'tn-c-s' | 'tn-s', number>>>;
-  readonly unstableElectrodeOhm: Ruled<number>;
+  readonly earthing: EarthingRules;
+  readonly circuit: CircuitRules;
   readonly noticeWithinDays: Ruled<number>;
   readonly replyWorkingDays: Ruled<number>;
   readonly emergencyNumber: Ruled<string>;

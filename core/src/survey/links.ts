@@ -15,6 +15,11 @@ export function linkFaults(survey: Survey): Fault[] {
     ...survey.measurements.flatMap(({ phases }, index) => repeatedIds(`$.measurements[${index}].phases`, phases)),
     ...repeatedIds('$.intake.looks', survey.intake.looks ?? []),
     ...repeatedIds('$.intake.loop.signs', survey.intake.loop.signs ?? []),
+    ...repeatedIds('$.earthing.signs', survey.earthing.signs ?? []),
+    ...repeatedIds('$.earthing.services', survey.earthing.services ?? []),
+    ...survey.proposals.flatMap(({ circuit }, index) =>
+      repeatedIds(`$.proposals[${index}].circuit.segments`, circuit?.segments ?? []),
+    ),
     ...survey.supply.nodes.flatMap(({ checks }, index) =>
       checks ? repeatedIds(`$.supply.nodes[${index}].checks`, checks) : [],
     ),

@@ -48,4 +48,6 @@ export class Load {
   @OneOf(SEASONS) season?: Season;
   /** Runs for hours on end. */
   @YesNo() continuous?: boolean;
+  /** Standing current in the protective conductor, each. */
+  @Quantity('mA', 0, 1000) leakageMa?: number;
 }

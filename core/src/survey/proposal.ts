@@ -1,3 +1,4 @@
+import { NewCircuit } from './circuit';
 import { Count, Id, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
 import {
   ANSWERS,
@@ -26,7 +27,7 @@ export class Limiter {
 }
 
 /** New equipment to be connected. */
-export class Proposal {
+export class Proposal extends NewCircuit {
   @Id() id: string;
   @RequiredOneOf(['vehicle-charger']) kind: 'vehicle-charger';
   @Text(100) label?: string;

@@ -1,4 +1,5 @@
 import { Count, Id, IdOf, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import { CPC_KINDS, type CpcKind } from './circuit-words';
 import {
   ANSWERS,
   BOARD_PLACES,
@@ -35,6 +36,15 @@ export class Cable {
   @Quantity('mm²', 0.5, 1000) sizeMm2?: number;
   @Quantity('m', 0, 5000) lengthM?: number;
   @OneOf(LAID) laid?: Laid;
+  /** Loaded circuits that run together with it, this one counted. */
+  @Count(1, 50) circuitsTogether?: number;
+  @Quantity('°C', -20, 80) ambientC?: number;
+  /** Length within it that thermal insulation surrounds on every side; 0 for none. */
+  @Quantity('mm', 0, 100000) insulationMm?: number;
+  @OneOf(CPC_KINDS) cpc?: CpcKind;
+  @Quantity('mm²', 0.5, 1000) cpcMm2?: number;
+  /** Armour: its resistance as the maker states it, at 20 °C. */
+  @Quantity('mΩ/m', 0, 1000) cpcMOhmPerM?: number;
 }
 
 /** What came of one check of a node. Its id is the check's own name, so that a node has one answer a check. */
@@ -69,11 +79,16 @@ export class SupplyNode {
   @OneOf(RCD_TYPES) rcdType?: RcdType;
   @Quantity('mA', 1, 3000) residualMa?: number;
   @YesNo() timeDelayed?: boolean;
+  /** Why new equipment may share it with other circuits all the same. */
+  @Text(500) sharedReason?: string;
 
   /** Device. */
   @OneOf(DEVICE_TYPES) deviceType?: DeviceType;
   @OneOf(CURVES) curve?: Curve;
   @Count(1, 4) poles?: number;
+
+  /** Feeder: what somebody believes its cable would carry, to be tested. */
+  @Quantity('A', 1, 3000) claimedRatingA?: number;
 
   /** Board or device: the family its maker names, free text. */
   @Text(100) makersFamily?: string;

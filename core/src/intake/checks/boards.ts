@@ -1,5 +1,6 @@
 import { nodeOf } from '../../tree/sets-below';
 import { hangsFrom, protects, below, type TreeNode } from '../../tree/supply-tree';
+import { exceeds, written } from '../../worked';
 import { HOLDS, type CheckFacts, type CheckRule } from './check';
 
 /** Whether new equipment is to be connected at this very node. */
@@ -107,6 +108,21 @@ export const boardPlace: CheckRule = {
   },
 };
 
+/** Standing protective-conductor current below an RCD in mA; null where one of those below has none recorded. */
+function standingLeakage(here: TreeNode, { survey, tree }: CheckFacts): number | null {
+  const hung = [
+    ...survey.loads.map((load) => ({ ...load })),
+    ...survey.proposals.map((each) => ({ ...each, quantity: 1 })),
+  ];
+  let total = 0;
+  for (const { nodeId, leakageMa, quantity } of hung) {
+    if (!hangsFrom(nodeOf(tree, nodeId), here)) continue;
+    if (leakageMa === undefined) return null;
+    total += leakageMa * (quantity ?? 1);
+  }
+  return total;
+}
+
 export const rcdShared: CheckRule = {
   id: 'rcd-shared',
   question: 'Has the new equipment an RCD to itself?',
@@ -115,16 +131,33 @@ export const rcdShared: CheckRule = {
   ownUse: true,
   applies: (here, { survey, tree }) =>
     here.node.kind === 'rcd' && survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)),
-  judge: (here, { survey, tree }) => {
+  judge: (here, facts) => {
+    const { survey, tree, pack } = facts;
     const loads = survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)).length;
     const way = survey.proposals.map(({ nodeId }) => nodeOf(tree, nodeId));
     const others = below(here).filter((each) => protects(each) && !way.some((node) => hangsFrom(node, each))).length;
     if (loads + others === 0) return HOLDS;
+    const says = 'the new equipment would share this RCD with other circuits';
+    const remedy = 'Give it a 30 mA RCD of its own, breaking all live conductors.';
+    const { sharedReason, residualMa } = here.node;
+    if (!sharedReason) return { state: 'fails', grade: 'act', says, remedy };
+    const standing = standingLeakage(here, facts);
+    if (standing === null || residualMa === undefined)
+      return {
+        state: 'not-known',
+        says: `${says} (${sharedReason}), and its standing leakage is not known`,
+        remedy: 'Record the standing current of everything on it, and its residual current.',
+        field: 'loads.leakageMa',
+      };
+    const { leakageSharePercent } = pack.circuit.rcd.value;
+    const mostMa = (residualMa * leakageSharePercent) / 100;
+    const sum = `${written(standing)} mA of standing leakage, ${written(mostMa)} mA at most`;
+    if (exceeds(standing, mostMa)) return { state: 'fails', grade: 'act', says: `${says}: ${sum}`, remedy };
     return {
       state: 'fails',
-      grade: 'act',
-      says: 'the new equipment would share this RCD with other circuits',
-      remedy: 'Give it a 30 mA RCD of its own, breaking all live conductors.',
+      grade: 'note',
+      says: `${says} (${sharedReason}): ${sum}`,
+      remedy: 'Recorded as an exception.',
     };
   },
 };

@@ -1,0 +1,187 @@
+import type { CableForm } from '../rules/circuit-rules';
+import type { Circuit } from '../survey/circuit';
+import type { Proposal } from '../survey/proposal';
+import type { Cable } from '../survey/supply';
+import { chargerLimitA } from '../management/limiter';
+import { nodeOf } from '../tree/sets-below';
+import type { TreeNode } from '../tree/supply-tree';
+import { given, type Figure, type Worked } from '../worked';
+import { dropTo, loopTo } from './along';
+import { cableForm } from './cable-forms';
+import { assumptionsOf, lengthOf, type Stretch } from './capacity';
+import { linesAt, type CircuitFacts } from './circuit-facts';
+import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
+import { found, notInTable, notKnown, type Lookup } from './lookup';
+import { rcdsAbove } from './rcds-above';
+import { shown, type Run, type SizeVerdict } from './size';
+import { searchSizes, type SizeSearch } from './size-search';
+import { singlePhase } from './volt-drop';
+
+/** The circuit that carries one piece of new equipment, in every size of its cable. */
+export interface CircuitAssessment {
+  readonly proposalId: string;
+  readonly label: string;
+  /** The board or device it starts from. */
+  readonly fromId: string | null;
+  /** What the equipment may draw for hours. */
+  readonly designA: number | null;
+  readonly device: {
+    readonly ratingA: number | null;
+    readonly curve: 'B' | 'C' | 'D' | null;
+    /** The smallest usual rating that carries the equipment, while nobody has chosen one. */
+    readonly taken: boolean;
+  };
+  readonly cable: string | null;
+  readonly lengthM: number | null;
+  readonly recordedMm2: number | null;
+  readonly dropBefore: Figure;
+  readonly loopLimit: Figure;
+  readonly search: SizeSearch | null;
+  /** How the recorded size does; null where none is recorded or it is not in the table. */
+  readonly recorded: SizeVerdict | null;
+  /** The smallest that passes and the two above it; before anything passes, those nothing known rules out. */
+  readonly beside: readonly SizeVerdict[];
+  /** Why no size can be looked for, and what was taken for want of a record. */
+  readonly gap: string | null;
+  readonly taken: readonly string[];
+}
+
+/** What a circuit starts from, and what is known of its own device and cable there. */
+export interface CircuitStart {
+  readonly circuit: Circuit;
+  readonly stretches: readonly Stretch[];
+  /** The equipment hangs on this node; its circuit starts at `from`, which feeds it where it is a device of its own. */
+  readonly from: TreeNode | null;
+}
+
+/** A charger that hangs on a device has that device, and that device's cable, for its circuit until told otherwise. */
+export function circuitStart(proposal: Proposal, facts: Pick<CircuitFacts, 'tree'>): CircuitStart {
+  const at = nodeOf(facts.tree, proposal.nodeId);
+  const own = at?.node.kind === 'device' && at.children.length === 0 ? at.node : undefined;
+  const cable: Cable | undefined = own?.cable;
+  const segments = proposal.circuit?.segments ?? [];
+  return {
+    circuit: {
+      ...(own?.ratingA === undefined ? {} : { deviceRatingA: own.ratingA }),
+      ...(own?.curve === undefined ? {} : { curve: own.curve }),
+      ...(cable === undefined
+        ? {}
+        : {
+            ...(cable.type === undefined ? {} : { cableType: cable.type }),
+            ...(cable.sizeMm2 === undefined ? {} : { sizeMm2: cable.sizeMm2 }),
+            ...(cable.cpc === undefined ? {} : { cpc: cable.cpc }),
+            ...(cable.cpcMm2 === undefined ? {} : { cpcMm2: cable.cpcMm2 }),
+            ...(cable.cpcMOhmPerM === undefined ? {} : { cpcMOhmPerM: cable.cpcMOhmPerM }),
+          }),
+      ...proposal.circuit,
+    },
+    stretches: segments.length > 0 || cable === undefined ? segments : [cable],
+    from: own && at ? at.parent : at,
+  };
+}
+
+/** The circuit of one piece of new equipment: device, every size of cable, and what the route asks of it. */
+export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitAssessment {
+  const rules = facts.pack.circuit;
+  const { circuit, stretches, from } = circuitStart(proposal, facts);
+  const designA = chargerLimitA(proposal);
+  const ratingA = circuit.deviceRatingA ?? rules.deviceRatingsA.value.find((each) => each >= (designA ?? Infinity));
+  const lines = proposal.phases === 3 && linesAt(from, facts) === 3 ? 3 : 1;
+  const form = cableForm(rules, circuit.cableType, lines);
+  const dropBefore = dropTo(from, facts);
+  const disconnects = disconnection(proposal, circuit, ratingA, from, facts);
+  const gap = designA === null ? notKnown('the rating of the equipment is not known') : form;
+  const run = form.ok && designA !== null ? runOf(form.value, designA) : null;
+  const search = run && searchSizes(run, circuit.sizeMm2);
+  const start = search ? search.sizes.findIndex(({ state }) => state !== 'fails') : -1;
+  const length = lengthOf(stretches);
+
+  function runOf(cable: CableForm, amperes: number): Run {
+    return {
+      rules,
+      nominalV: facts.pack.nominalVoltageV.value,
+      form: cable,
+      stretches,
+      current: lines === 3 ? { lineA: amperes, neutralA: 0 } : singlePhase(amperes),
+      deviceA: deviceRating(ratingA, circuit.deviceRatingA === undefined),
+      dropBefore,
+      loopBefore: loopBefore(proposal, from, facts),
+      loopLimit: disconnects.limit,
+      clearsS: disconnects.clearsS,
+      cpc: circuit,
+    };
+  }
+
+  return {
+    proposalId: proposal.id,
+    label: proposal.label ?? 'New charger',
+    fromId: from?.node.id ?? null,
+    designA,
+    device: { ratingA: ratingA ?? null, curve: circuit.curve ?? null, taken: circuit.deviceRatingA === undefined },
+    cable: form.ok ? form.value.name : null,
+    lengthM: length.ok ? length.value : null,
+    recordedMm2: circuit.sizeMm2 ?? null,
+    dropBefore: shown('Volt drop before this circuit', '%', dropBefore),
+    loopLimit: shown('Largest loop impedance', 'Ω', disconnects.limit),
+    search,
+    recorded: search?.sizes.find(({ sizeMm2 }) => sizeMm2 === circuit.sizeMm2) ?? null,
+    beside: search && start >= 0 ? search.sizes.slice(start, start + 3) : [],
+    gap: gap.ok ? null : gap.says,
+    taken: stretches.length > 0 ? assumptionsOf(stretches) : [],
+  };
+}
+
+function deviceRating(ratingA: number | undefined, taken: boolean): Lookup<Worked> {
+  if (ratingA === undefined) return notInTable('no usual device carries it');
+  return found(given(taken ? 'Device taken' : 'Device', ratingA, 'A'));
+}
+
+/** A charger on an earth electrode of its own has that for its earth path, not the installation's. */
+function loopBefore(proposal: Proposal, from: TreeNode | null, facts: CircuitFacts): Lookup<Worked> {
+  if (!onIsland(proposal, facts)) return loopTo(from, facts);
+  const electrodeOhm = proposal.pen?.electrodeOhm;
+  return electrodeOhm === undefined
+    ? notKnown('the electrode of the TT island was not measured')
+    : found(given('Electrode of the TT island', electrodeOhm, 'Ω'));
+}
+
+function onIsland(proposal: Proposal, { survey }: CircuitFacts): boolean {
+  return survey.earthing.arrangement === 'tn-c-s' && proposal.openPen === 'tt-island';
+}
+
+/**
+ * The largest loop impedance, and how long a fault may last: by the device where the earth is the supply's, by the
+ * most sensitive RCD before the cable where it is an electrode. An RCD inside the equipment is behind the cable.
+ */
+function disconnection(
+  proposal: Proposal,
+  circuit: Circuit,
+  ratingA: number | undefined,
+  from: TreeNode | null,
+  facts: CircuitFacts,
+): { limit: Lookup<Worked>; clearsS: number } {
+  const rules = facts.pack.circuit;
+  const { arrangement } = facts.survey.earthing;
+  if (arrangement === 'tt' || onIsland(proposal, facts)) {
+    const own = proposal.rcd?.place === 'at-board' ? [proposal.rcd.residualMa] : [];
+    const before = [...own, ...rcdsAbove(from).map(({ residualMa }) => residualMa)];
+    if (before.length === 0)
+      return { limit: notKnown('no RCD is recorded before the cable'), clearsS: rules.rcdClearsS.value };
+    const known = before.filter((each) => each !== undefined);
+    // The most sensitive of those known trips first, whatever the others are.
+    const limit =
+      known.length === 0
+        ? notKnown('the residual current of the RCD before it is not known')
+        : found(largestLoopForRcd(rules, Math.min(...known)));
+    return { limit, clearsS: rules.rcdClearsS.value };
+  }
+  const clearsS = rules.instantS.value;
+  if (arrangement === undefined || arrangement === 'unknown')
+    return { limit: notKnown('the earthing arrangement is not known'), clearsS };
+  if (ratingA === undefined) return { limit: notInTable('no usual device carries it'), clearsS };
+  if (circuit.curve === undefined) return { limit: notKnown('curve of the device not known'), clearsS };
+  return {
+    limit: found(largestLoopForDevice(rules, facts.pack.nominalVoltageV.value, circuit.curve, ratingA)),
+    clearsS,
+  };
+}

@@ -1,0 +1,39 @@
+import type { NodeAssessment, PerPhase } from '../assessment';
+import type { RulePack } from '../rules/rule-pack';
+import type { Survey } from '../survey/survey';
+import { NODE_NAMES, type Phase } from '../survey/words';
+import { phaseAt, type SupplyTree, type TreeNode } from '../tree/supply-tree';
+import { found, notKnown, type Lookup } from './lookup';
+
+/** Everything circuits and feeders are judged from. */
+export interface CircuitFacts {
+  readonly survey: Survey;
+  readonly pack: RulePack;
+  readonly tree: SupplyTree;
+  readonly nodes: ReadonlyMap<string, NodeAssessment>;
+  readonly phases: readonly Phase[];
+}
+
+export function nodeName({ node }: TreeNode): string {
+  return node.label ?? NODE_NAMES[node.kind];
+}
+
+/** How many lines a node is on: three unless the supply, or the node, is on one. */
+export function linesAt(here: TreeNode | null, { phases }: CircuitFacts): 1 | 3 {
+  return phases.length === 3 && phaseAt(here) === undefined ? 3 : 1;
+}
+
+/** The demand a node is held to after the work: the managed one where its limiter holds there. */
+export function demandAfter(node: NodeAssessment): PerPhase {
+  return node.managed && node.guard?.holds ? node.managed : node.after;
+}
+
+/** Demand of each phase in amperes; a lower bound is not a demand. */
+export function amperesOf(demand: PerPhase): Lookup<readonly number[]> {
+  const amperes: number[] = [];
+  for (const { value, bound, why } of Object.values(demand)) {
+    if (value === null || bound === 'at-least') return notKnown(`the demand it carries is not known (${why ?? '?'})`);
+    amperes.push(value);
+  }
+  return found(amperes);
+}

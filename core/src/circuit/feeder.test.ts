@@ -1,0 +1,170 @@
+import { assess } from '../assess';
+import type { Assessment } from '../assessment';
+import { gbDefault } from '../rules/gb-default';
+import type { SupplyNode } from '../survey/supply';
+import { settledSurvey, type Change } from '../testing/settled-survey';
+import type { FeederAnswerKind } from './feeder-answers';
+
+type Recorded = { readonly [K in keyof SupplyNode]?: SupplyNode[K] | undefined };
+
+/** A boathouse on a feeder: B16, 2.5 mm² armoured, 40 m in the ground, until told otherwise; so many amperes run there. */
+function boathouse(feeder: Recorded, thereA: number | undefined, ...changes: Change[]): Assessment {
+  return assess(
+    settledSurvey(
+      (survey) => {
+        const node: SupplyNode = {
+          id: 'feeder',
+          kind: 'feeder',
+          fedFrom: 'board',
+          label: 'Boathouse feeder',
+          ratingA: 16,
+          deviceType: 'mcb',
+          curve: 'B',
+          cable: { type: 'armoured', sizeMm2: 2.5, lengthM: 40, laid: 'buried', cpc: 'core' },
+        };
+        survey.supply.nodes.push(Object.assign(node, feeder), {
+          id: 'boathouse',
+          kind: 'board',
+          fedFrom: 'feeder',
+          label: 'Boathouse board',
+          ratingA: 63,
+          spareWays: 1,
+          acceptsNewDevice: 'yes',
+          enclosure: 'metal',
+          place: 'garage-or-shed',
+        });
+        if (thereA !== undefined)
+          survey.loads.push({ id: 'there', class: 'motor', label: 'Winch', currentA: thereA, nodeId: 'boathouse' });
+        for (const proposal of survey.proposals) {
+          proposal.nodeId = 'boathouse';
+          // Beside the board: its own circuit drops next to nothing.
+          for (const segment of proposal.circuit?.segments ?? []) segment.lengthM = 0;
+        }
+      },
+      ...changes,
+    ),
+    gbDefault,
+  );
+}
+
+function answersOf(made: Assessment): Partial<Record<FeederAnswerKind, boolean | null>> {
+  return Object.fromEntries(made.feeders[0]?.answers.map(({ kind, holds }) => [kind, holds]) ?? []);
+}
+
+describe('a feeder to an outbuilding', () => {
+  it('at its full load drops 19 × 16 × 40 ÷ 1000 = 12.16 V = 5.29 %', () => {
+    const [feeder] = boathouse({}, 4).feeders;
+    expect(feeder?.dropFull.value).toBeCloseTo(5.287, 3);
+    expect(feeder?.capacity.value).toBe(33);
+    // Zs = 0.4 + 1.2 × (7.41 + 7.41) × 40 ÷ 1000 = 1.111 Ω; B16 allows 2.731 Ω
+    expect(feeder?.loop.value).toBeCloseTo(1.1114, 4);
+    expect(feeder?.loopLimit.value).toBeCloseTo(2.731, 3);
+  });
+
+  it('2.5 mm², B16, 4 A there: the charger may have 10 A (14 A, 4.63 %); 13 A would pass the device', () => {
+    const made = boathouse({}, 4);
+    const [first, ...others] = made.feeders[0]?.answers ?? [];
+    expect(first).toMatchObject({ kind: 'hold', setA: 10, holds: true });
+    expect(first?.says).toContain('17 A against 16 A');
+    // A clamp at 16 A keeps the device, and lets 12.16 V be lost all the same.
+    expect(others.find(({ kind }) => kind === 'two-clamps')).toMatchObject({ holds: false });
+    // 4 + 32 = 36 A on 40 A: 6 mm² drops 7.9 × 36 × 40 = 11.38 V = 4.95 %, and carries 53 A.
+    expect(others.find(({ kind }) => kind === 'new-cable')).toMatchObject({
+      title: 'A new cable: 6 mm² armoured on 40 A',
+      holds: true,
+    });
+    expect(made.feeders[0]?.questions.map(({ id, state }) => `${id} ${state}`)).toEqual([
+      'device holds',
+      'cable holds',
+      'what-else holds',
+      'volt-drop fails',
+      'charger-as-well fails',
+    ]);
+  });
+
+  it('6 mm², B32, 4 A there: 25 A fixed, and two clamps at 32 A (4.40 %) hold', () => {
+    const made = boathouse(
+      { ratingA: 32, cable: { type: 'armoured', sizeMm2: 6, lengthM: 40, laid: 'buried', cpc: 'core' } },
+      4,
+    );
+    expect(answersOf(made)).toEqual({
+      hold: true,
+      'two-clamps': true,
+      'new-cable': true,
+      wait: null,
+    });
+    expect(made.feeders[0]?.answers[0]).toMatchObject({ kind: 'hold', setA: 25 });
+    expect(made.feeders[0]?.answers.find(({ kind }) => kind === 'two-clamps')?.setPointsA).toEqual([32, 100]);
+  });
+
+  it('10 mm², B40, 4 A there: 36 A at 2.94 % holds at full rate, and nothing else is offered', () => {
+    const made = boathouse(
+      { ratingA: 40, cable: { type: 'armoured', sizeMm2: 10, lengthM: 40, laid: 'buried', cpc: 'core' } },
+      4,
+    );
+    expect(answersOf(made)).toEqual({ 'full-rate': true });
+    expect(made.findings.filter(({ station }) => station === 'circuit')).toEqual([]);
+  });
+
+  it('16 A there already: no setting holds, no clamp can, and a new cable is first', () => {
+    const made = boathouse({}, 16);
+    expect(answersOf(made)).toMatchObject({ hold: false, 'two-clamps': false, 'new-cable': true });
+    expect(made.feeders[0]?.answers[0]?.kind).toBe('new-cable');
+  });
+
+  it.each<[string, Recorded, string]>([
+    ['device not read', { ratingA: undefined }, 'feeder-device'],
+    ['size of the cable not read', { cable: { type: 'armoured', lengthM: 40, laid: 'buried' } }, 'feeder-cable'],
+    ['length not measured', { cable: { type: 'armoured', sizeMm2: 6, laid: 'buried' } }, 'feeder-cable'],
+  ])('%s: asked, and nothing that goes on using it is said to hold', (_name, feeder, id) => {
+    const made = boathouse(feeder, 4);
+    expect(made.findings.map((finding) => finding.id)).toContain(id);
+    const { 'new-cable': _anew, ...others } = answersOf(made);
+    expect(Object.values(others)).not.toContain(true);
+  });
+
+  it('nothing recorded there is a question, not an empty building', () => {
+    expect(boathouse({}, undefined).findings.map(({ id }) => id)).toContain('feeder-what-else');
+  });
+
+  it.each<[string, number, Recorded, boolean | null]>([
+    ['6 mm², 40 m: 32 A drop 4.40 %', 32, {}, true],
+    ['6 mm², 40 m: 40 A drop 5.50 %', 40, {}, false],
+    [
+      '6 mm² beside two others: 53 × 0.65 = 34 A',
+      40,
+      { cable: { type: 'armoured', sizeMm2: 6, lengthM: 10, laid: 'buried', cpc: 'core', circuitsTogether: 3 } },
+      false,
+    ],
+    ['curve not read: not shown', 32, { curve: undefined }, null],
+  ])('“it looks thick enough” is tested: %s', (_working, claimedRatingA, feeder, holds) => {
+    const cable = { type: 'armoured', sizeMm2: 6, lengthM: 40, laid: 'buried', cpc: 'core' } as const;
+    const made = boathouse({ cable, ...feeder, claimedRatingA }, 4);
+    expect(made.feeders[0]?.claim?.holds).toBe(holds);
+    const grade = { true: 'note', false: 'act', null: 'ask' }[String(holds)];
+    expect(made.findings.find(({ id }) => id === 'feeder-claim')).toMatchObject({ grade, subjectId: 'feeder' });
+  });
+
+  it('a feeder that feeds no new equipment is judged for what is known, and asked nothing', () => {
+    const made = boathouse({ ratingA: undefined }, 4, (survey) => {
+      for (const proposal of survey.proposals) proposal.nodeId = 'board';
+    });
+    expect(made.findings.filter(({ id }) => id.startsWith('feeder'))).toEqual([]);
+    expect(made.feeders[0]?.answers).toEqual([]);
+  });
+
+  it('volt drop of the charger’s own circuit counts from the origin: 1.10 % on the feeder and 2.03 % beyond', () => {
+    const made = boathouse(
+      { ratingA: 40, cable: { type: 'armoured', sizeMm2: 10, lengthM: 15, laid: 'buried', cpc: 'core' } },
+      4,
+      (survey) => {
+        for (const proposal of survey.proposals)
+          for (const segment of proposal.circuit?.segments ?? []) segment.lengthM = 20;
+      },
+    );
+    // 4.7 × 36 × 15 ÷ 1000 = 2.538 V = 1.103 %; 7.3 × 32 × 20 ÷ 1000 = 4.672 V = 2.031 %
+    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.135, 3);
+    // Zs = 0.4 + 1.2 × 3.66 × 15 ÷ 1000 + 1.2 × 10.49 × 20 ÷ 1000 = 0.7176 Ω
+    expect(made.circuits[0]?.recorded?.loop.value).toBeCloseTo(0.7176, 4);
+  });
+});

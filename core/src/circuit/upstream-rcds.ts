@@ -1,0 +1,53 @@
+import type { Finding } from '../finding';
+import type { CircuitRules } from '../rules/circuit-rules';
+import type { Proposal } from '../survey/proposal';
+import { nodeName } from './circuit-facts';
+import type { TreeRcd } from './rcds-above';
+
+/** What stands before a charger’s own RCD: blinding by direct current, and no discrimination in series. */
+export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposal, { rcd }: CircuitRules): Finding[] {
+  const name = proposal.label ?? 'New charger';
+  const ownMa = proposal.rcd?.residualMa ?? rcd.value.residualMa;
+  // Type B without 6 mA detection lets up to 60 mA of smooth direct current pass.
+  const passesDc = proposal.rcd?.rcdType === 'B' && proposal.rcd.dcDetection !== 'yes';
+  return above.flatMap(({ here, rcdType, residualMa, timeDelayed }): Finding[] => {
+    const about = { station: 'circuit', subjectId: here.node.id, source: rcd.source } as const;
+    const findings: Finding[] = [];
+    if (rcdType === undefined)
+      findings.push({
+        ...about,
+        id: 'upstream-rcd-type-not-known',
+        grade: 'ask',
+        title: `${nodeName(here)}: type not known, and it stands before the charger.`,
+        remedy: 'Read it off its face: type AC may not stay there.',
+        askOf: 'surveyor',
+        field: 'supply.nodes.rcdType',
+        ownUse: true,
+      });
+    else if (rcdType === 'AC' || (passesDc && rcdType !== 'B'))
+      findings.push({
+        ...about,
+        id: 'upstream-rcd-blinded',
+        grade: 'act',
+        title:
+          rcdType === 'AC'
+            ? `${nodeName(here)}: type AC before a charger, whose direct current blinds it.`
+            : `${nodeName(here)}: type ${rcdType} before a charger that relies on type B: up to 60 mA of direct current blinds it.`,
+        remedy:
+          rcdType === 'AC'
+            ? 'Type A at least, or feed the charger from before it.'
+            : 'Feed the charger from before it, or choose equipment with 6 mA detection.',
+        field: 'supply.nodes.rcdType',
+      });
+    if (!timeDelayed && residualMa !== undefined && residualMa <= ownMa)
+      findings.push({
+        ...about,
+        id: 'rcds-in-series',
+        grade: 'act',
+        title: `${nodeName(here)}: ${residualMa} mA without delay before ${name}’s own RCD; either may trip first.`,
+        remedy: 'A time-delayed one before it, or feed the charger from before it.',
+        field: 'supply.nodes.timeDelayed',
+      });
+    return findings;
+  });
+}

@@ -1,0 +1,101 @@
+import { nodeName } from '../circuit/circuit-facts';
+import { isRcd, rcdsAbove } from '../circuit/rcds-above';
+import type { Finding } from '../finding';
+import type { RulePack } from '../rules/rule-pack';
+import type { Survey } from '../survey/survey';
+import { below, type SupplyTree, type TreeNode } from '../tree/supply-tree';
+
+/** Whether every circuit of a board on a TT supply has an RCD before it. */
+export interface BoardCover {
+  readonly boardId: string;
+  readonly label: string;
+  readonly state: 'covered' | 'not-covered' | 'not-known';
+  /** The RCD that covers it, nearest the street, or what stands without one. */
+  readonly by: string;
+}
+
+/** RCD cover of every board below the limiting device, found from the tree; empty unless the supply is TT. */
+export function rcdCover(survey: Survey, tree: SupplyTree): BoardCover[] {
+  if (survey.earthing.arrangement !== 'tt') return [];
+  const start = tree.device ?? tree.root;
+  if (!start) return [];
+  return below(start)
+    .filter(({ node }) => node.kind === 'board')
+    .map((board) => coverOf(board));
+}
+
+function coverOf(board: TreeNode): BoardCover {
+  const about = { boardId: board.node.id, label: nodeName(board) };
+  const outermost = rcdsAbove(board).at(-1);
+  if (outermost) return { ...about, state: 'covered', by: nodeName(outermost.here) };
+  // A board further on is judged for itself.
+  const circuits = board.children.filter(({ node }) => node.kind !== 'board');
+  const bare = circuits.filter((circuit) => !isRcd(circuit));
+  if (circuits.length > 0 && bare.length === 0) return { ...about, state: 'covered', by: 'an RCD on every circuit' };
+  if (bare.length > 0)
+    return { ...about, state: 'not-covered', by: bare.map((circuit) => nodeName(circuit)).join(', ') };
+  return { ...about, state: 'not-known', by: '' };
+}
+
+/** On TT every circuit needs an RCD; one at the origin that covers only some boards is the usual mistake. */
+export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePack): Finding[] {
+  const cover = rcdCover(survey, tree);
+  const covering = cover.find(({ state }) => state === 'covered');
+  const { source } = pack.circuit.touchLimitV;
+  const about = { station: 'earthing', source } as const;
+  const remedy = 'A time-delayed 100 mA RCD at the origin, before any split, that covers every board.';
+  const findings = cover.flatMap(({ boardId, label, state, by }): Finding[] => {
+    if (state === 'covered') return [];
+    if (state === 'not-covered')
+      return [
+        {
+          ...about,
+          id: 'tt-circuit-without-rcd',
+          grade: 'act',
+          title: `${label}: on TT, and no RCD before ${by}.`,
+          remedy,
+          subjectId: boardId,
+        },
+      ];
+    if (covering)
+      return [
+        {
+          ...about,
+          id: 'tt-board-not-covered',
+          grade: 'act',
+          title: `${label}: on TT, and not covered; ${covering.by} covers only ${covering.label}.`,
+          remedy,
+          subjectId: boardId,
+        },
+      ];
+    return [
+      {
+        ...about,
+        id: 'tt-rcd-not-recorded',
+        grade: 'ask',
+        title: `${label}: on TT, and no RCD before it is recorded.`,
+        remedy: 'Look for one at the origin or on every circuit, and add it to the line-up.',
+        askOf: 'surveyor',
+        subjectId: boardId,
+      },
+    ];
+  });
+  return [...findings, ...residualNotKnown(survey, tree)];
+}
+
+/** What an RCD allows of the electrode follows from its residual current. */
+function residualNotKnown(survey: Survey, tree: SupplyTree): Finding[] {
+  if (survey.earthing.arrangement !== 'tt') return [];
+  return tree.nodes
+    .filter((here) => isRcd(here) && here.node.residualMa === undefined)
+    .map((here) => ({
+      id: 'rcd-residual-not-known',
+      grade: 'ask',
+      station: 'earthing',
+      title: `${nodeName(here)}: residual current not known.`,
+      remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
+      askOf: 'surveyor',
+      subjectId: here.node.id,
+      field: 'supply.nodes.residualMa',
+    }));
+}
