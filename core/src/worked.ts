@@ -54,6 +54,13 @@ export function written(value: number): string {
   return Number.isInteger(value) ? String(value) : value.toFixed(2);
 }
 
+/** How many decimals a figure of a unit is shown with: one for amperes, two where small differences decide. */
+export function digitsOf(value: number, unit: string): number {
+  if (unit === 'kVA' || unit === 'Ω' || unit === '%') return 2;
+  if (unit === 'mm²') return Number.isInteger(value) ? 0 : 2;
+  return 1;
+}
+
 /** A starting value that needs no working of its own. */
 export function given(label: string, value: number, unit: Unit): Worked {
   return { label, value, unit, steps: NO_STEPS };

@@ -39,7 +39,7 @@ export interface CircuitAssessment {
   readonly search: SizeSearch | null;
   /** How the recorded size does; null where none is recorded or it is not in the table. */
   readonly recorded: SizeVerdict | null;
-  /** The smallest that passes and the two above it; before anything passes, those nothing known rules out. */
+  /** The smallest nothing known rules out and the two above it; the three largest where everything fails. */
   readonly beside: readonly SizeVerdict[];
   /** Why no size can be looked for, and what was taken for want of a record. */
   readonly gap: string | null;
@@ -125,7 +125,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     loopLimit: shown('Largest loop impedance', 'Ω', disconnects.limit),
     search,
     recorded: search?.sizes.find(({ sizeMm2 }) => sizeMm2 === circuit.sizeMm2) ?? null,
-    beside: search && start >= 0 ? search.sizes.slice(start, start + 3) : [],
+    beside: search ? (start >= 0 ? search.sizes.slice(start, start + 3) : search.sizes.slice(-3)) : [],
     gap: gap.ok ? null : gap.says,
     taken: stretches.length > 0 ? assumptionsOf(stretches) : [],
   };

@@ -7,6 +7,7 @@ import { linesAt, type CircuitFacts } from './circuit-facts';
 import { judgeClaim } from './feeder-claim';
 import type { Lookup } from './lookup';
 import { newFeeder } from './new-feeder';
+import { limitWords } from './size-search';
 import { dropOnTheWay, stoppedBy, withCharger, type Rung } from './room';
 
 export type FeederAnswerKind = 'full-rate' | 'hold' | 'two-clamps' | 'larger-device' | 'new-cable' | 'wait';
@@ -242,13 +243,17 @@ function newCable(of: FeederCase): FeederAnswer {
           ? 'No size in the table is large enough.'
           : `Not known yet: ${search.sizes.find(({ sizeMm2 }) => sizeMm2 === search.smallestOpenMm2)?.notKnown[0] ?? ''}.`,
     };
-  const at = of.rungs.findIndex((rung) => rung.here === of.here);
-  const stop = stoppedBy(of.rungs.slice(at + 1), of.proposal, of.proposal.ratedA ?? 0, of.facts);
+  const near = of.rungs.slice(of.rungs.findIndex((rung) => rung.here === of.here) + 1);
+  const stop = stoppedBy(near, of.proposal, of.proposal.ratedA ?? 0, of.facts);
+  const bound = leastBound(near);
+  // A clamp at the intake keeps it as long as the other loads alone do not pass what it may carry.
+  const clamped = stop?.state === 'over' && bound !== null && !exceeds(mostOther(near), bound);
   const intake = stop ? ` The intake needs a limiter or a larger rating as well: ${stop.says}.` : '';
+  const limits = search.limitedBy.length > 0 ? limitWords(search.limitedBy) : 'nothing smaller in the table';
   return {
     kind: 'new-cable',
-    title: `A new cable: ${size} mm² armoured on ${deviceA} A`,
-    holds: stop === null,
-    says: `For full rate with everything else there, ${lengthM} m in the ground, limited by ${search.limitedBy.length > 0 ? search.limitedBy.join(' and ').replaceAll('-', ' ') : 'nothing smaller in the table'}. Lay a data cable and a spare duct in the same trench.${intake}`,
+    title: `A new cable: ${size} mm² armoured on ${deviceA} A${clamped ? ', and a clamp at the intake' : ''}`,
+    holds: stop === null || clamped ? true : stop.state === 'over' ? false : null,
+    says: `For full rate with everything else there, ${lengthM} m in the ground, limited by ${limits}. Lay a data cable and a spare duct in the same trench.${intake}`,
   };
 }

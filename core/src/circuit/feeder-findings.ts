@@ -44,9 +44,9 @@ function questionFindings({ questions, label, answers, proposalId }: FeederAsses
       ];
     }
     const remedy =
-      first && first.kind !== 'wait'
+      first?.holds === true
         ? `First of the answers: ${first.title}. ${first.says}`
-        : 'Less load there, or a larger cable.';
+        : 'None of the answers holds as things stand: less load there, or look at them again with what is missing.';
     return [
       {
         ...about,

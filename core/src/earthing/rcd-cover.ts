@@ -10,7 +10,7 @@ export interface BoardCover {
   readonly boardId: string;
   readonly label: string;
   readonly state: 'covered' | 'not-covered' | 'not-known';
-  /** The RCD that covers it, nearest the street, or what stands without one. */
+  /** The RCD that covers it, nearest the street, or the circuits that stand without one. */
   readonly by: string;
 }
 
@@ -19,9 +19,12 @@ export function rcdCover(survey: Survey, tree: SupplyTree): BoardCover[] {
   if (survey.earthing.arrangement !== 'tt') return [];
   const start = tree.device ?? tree.root;
   if (!start) return [];
-  return below(start)
+  const cover = below(start)
     .filter(({ node }) => node.kind === 'board')
     .map((board) => coverOf(board));
+  // Where RCDs are recorded before some boards, a board without one is not merely unrecorded.
+  const some = cover.some(({ state }) => state === 'covered');
+  return some ? cover.map((each) => (each.state === 'not-known' ? { ...each, state: 'not-covered' } : each)) : cover;
 }
 
 function coverOf(board: TreeNode): BoardCover {
@@ -46,7 +49,7 @@ export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePac
   const remedy = 'A time-delayed 100 mA RCD at the origin, before any split, that covers every board.';
   const findings = cover.flatMap(({ boardId, label, state, by }): Finding[] => {
     if (state === 'covered') return [];
-    if (state === 'not-covered')
+    if (state === 'not-covered' && by !== '')
       return [
         {
           ...about,
@@ -57,13 +60,13 @@ export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePac
           subjectId: boardId,
         },
       ];
-    if (covering)
+    if (state === 'not-covered')
       return [
         {
           ...about,
           id: 'tt-board-not-covered',
           grade: 'act',
-          title: `${label}: on TT, and not covered; ${covering.by} covers only ${covering.label}.`,
+          title: `${label}: on TT, and not covered; ${covering?.by ?? 'an RCD'} covers only ${covering?.label ?? 'others'}.`,
           remedy,
           subjectId: boardId,
         },

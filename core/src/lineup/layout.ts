@@ -56,7 +56,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
   const tree = supplyTree(survey);
   const assessed = new Map(assessment.nodes.map((node) => [node.id, node]));
   const counts = countsByNode(survey, tree.unplaced?.node.id);
-  const findings = findingsByNode(assessment);
+  const findings = findingsByNode(assessment, survey, tree.unplaced?.node.id);
   const order: { here: TreeNode; lane: number; parent: number | null; children: number[] }[] = [];
   const visit = (here: TreeNode, lane: number, parent: number | null): void => {
     const at = order.push({ here, lane, parent, children: [] }) - 1;
@@ -145,14 +145,21 @@ function countsByNode(
   return { loads: count(survey.loads), equipment: count(survey.proposals) };
 }
 
-function findingsByNode({ findings }: Assessment): Map<string, { toDo: number; toAsk: number }> {
+function findingsByNode(
+  { findings }: Assessment,
+  survey: Survey,
+  unplaced: string | undefined,
+): Map<string, { toDo: number; toAsk: number }> {
+  // What concerns new equipment is shown on what it hangs from.
+  const hangsOn = new Map(survey.proposals.map(({ id, nodeId = unplaced }) => [id, nodeId]));
   const counts = new Map<string, { toDo: number; toAsk: number }>();
   for (const { subjectId, grade } of findings) {
     if (subjectId === undefined || grade === 'note') continue;
-    const here = counts.get(subjectId) ?? { toDo: 0, toAsk: 0 };
+    const nodeId = hangsOn.get(subjectId) ?? subjectId;
+    const here = counts.get(nodeId) ?? { toDo: 0, toAsk: 0 };
     if (grade === 'ask') here.toAsk += 1;
     else here.toDo += 1;
-    counts.set(subjectId, here);
+    counts.set(nodeId, here);
   }
   return counts;
 }

@@ -3,6 +3,7 @@ import { gbDefault } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
 import { composePack, type PackContent } from './compose';
+import { settledSurvey } from '../testing/settled-survey';
 import { figureText } from './rows';
 import { missingItems } from './missing';
 import { unknownFigure } from '../worked';
@@ -94,5 +95,49 @@ describe('what is missing', () => {
     expect(missing(withCharger({ typeTested: 'no' }))).not.toContain('register-reference');
     expect(missing(withCharger({ typeTested: 'yes' }))).toContain('register-reference');
     expect(missing(withCharger({ typeTested: 'yes', registerReference: 'X' }))).not.toContain('register-reference');
+  });
+});
+
+describe('what a pack says of earth and circuit', () => {
+  const settled = composePack(settledSurvey(), assess(settledSurvey(), gbDefault), gbDefault, signedBy);
+
+  it('prints the readings, the conductor, and each service with why', () => {
+    expect(row(settled, 'Earthing', 'Ze, highest reading')?.value).toBe('0.4 Ω');
+    expect(row(settled, 'Earthing', 'Earthing conductor')).toMatchObject({
+      value: '16 mm² copper',
+      note: '16 mm² at least: holds',
+    });
+    expect(row(settled, 'Earthing', 'Bonding: water')).toMatchObject({ value: 'Metal, bonded 10 mm²' });
+    expect(row(settled, 'Earthing', 'Bonding: gas')?.note).toContain('plastic');
+  });
+
+  it('prints the device, the RCD and the cable with what limits it, and its workings in the annex', () => {
+    expect(row(settled, 'Circuit', 'Device')?.value).toBe('B40 A');
+    expect(row(settled, 'Circuit', 'RCD of its own')?.value).toBe('30 mA type A, in the equipment');
+    expect(row(settled, 'Circuit', 'Cable')).toMatchObject({
+      value: 'Flat twin with cpc, 70 °C, 6 mm², 10 m',
+      note: 'passes; 6 mm² is the smallest that passes, limited by current-carrying capacity',
+    });
+    // 7.3 × 32 × 10 ÷ 1000 = 2.336 V = 1.02 %; 0.4 + 1.2 × 10.49 × 10 ÷ 1000 = 0.526 Ω
+    expect(row(settled, 'Circuit', 'Volt drop from the origin')?.value).toBe('1.02 %');
+    expect(row(settled, 'Circuit', 'Loop impedance at its end')).toMatchObject({
+      value: '0.53 Ω',
+      note: '1.09 Ω at most',
+    });
+    expect(settled.workings.map(({ label }) => label)).toContain('New charger: volt drop from the origin');
+  });
+
+  it('prints the way chosen against an open PEN conductor with its reason', () => {
+    const survey = settledSurvey((s) => {
+      s.earthing.arrangement = 'tn-c-s';
+      for (const proposal of s.proposals)
+        Object.assign(proposal, { openPen: 'built-in', pen: { reason: 'maker’s data', secondEarthPath: 'no' } });
+    });
+    const content = composePack(survey, assess(survey, gbDefault), gbDefault, signedBy);
+    expect(row(content, 'New equipment', 'Open-PEN protection')).toEqual({
+      label: 'Open-PEN protection',
+      value: 'Built into the charger',
+      note: 'maker’s data; second earth path: no',
+    });
   });
 });

@@ -8,6 +8,8 @@ import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
 import type { Figure } from '../worked';
+import { circuitSections, circuitWorkings, feederSection } from './circuit-sections';
+import { earthingSection, openPenRows } from './earthing-section';
 import { missingItems, type Missing } from './missing';
 import { packPhotos, type PackPhoto } from './photos';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
@@ -53,9 +55,14 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       siteSection(survey),
       installerSection(signedBy),
       supplySection(survey, assessment),
+      earthingSection(survey, assessment),
       readingsSection(survey),
       demandSection(survey, assessment),
-      ...survey.proposals.map((proposal) => equipmentSection(proposal, survey)),
+      ...survey.proposals.flatMap((proposal) => [
+        equipmentSection(proposal, survey),
+        ...circuitSections(proposal, assessment),
+      ]),
+      ...assessment.feeders.map((feeder) => feederSection(feeder)),
       routeSection(assessment),
       findingsSection(assessment),
     ].filter(({ rows }) => rows.length > 0),
@@ -68,6 +75,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       ...(demand.limiter.kind === 'clamp' && demand.limiter.holds ? figuresOf(demand.afterManaged) : []),
       ...figuresOf(demand.headroom).map(lastStep),
       demand.afterKva,
+      ...assessment.circuits.flatMap(circuitWorkings),
     ],
     declarations: pack.declarations,
     missing: missingItems(survey, assessment),
@@ -163,13 +171,6 @@ function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileN
 
 const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
 
-const OPEN_PEN_WORDS = {
-  'built-in': 'Built into the equipment',
-  'separate-device': 'Separate device',
-  'tt-island': 'TT island',
-  'low-electrode': 'Low-resistance electrode',
-} as const;
-
 function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Section {
   const { limiter } = proposal;
   const clampNode = supply.nodes.find(({ id }) => id === limiter.clampNodeId);
@@ -191,9 +192,7 @@ function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Sec
       row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
       row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
       // Nothing to protect against where the earth is not taken from the supply's neutral.
-      ...(earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt'
-        ? []
-        : [row('Open-PEN protection', proposal.openPen && OPEN_PEN_WORDS[proposal.openPen])]),
+      ...(earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt' ? [] : openPenRows(proposal)),
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
       ...(limiter.kind === 'clamp'
         ? [

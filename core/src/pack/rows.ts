@@ -1,5 +1,5 @@
 import type { PerPhase } from '../assessment';
-import type { Figure } from '../worked';
+import { digitsOf, type Figure } from '../worked';
 
 /** A line of the document: what it is, what it says, and how that is known. */
 export interface Row {
@@ -15,10 +15,10 @@ export interface Section {
 
 export const NOT_KNOWN = 'Not known';
 
-/** A figure as people read it: amperes to one decimal, never without its unit. */
+/** A figure as people read it, never without its unit. */
 export function figureText({ value, unit, bound, why }: Figure): string {
   if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
-  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(unit === 'kVA' ? 2 : 1)} ${unit}`;
+  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(digitsOf(value, unit))} ${unit}`;
 }
 
 /** A figure for each phase in one line. */

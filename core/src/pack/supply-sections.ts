@@ -47,8 +47,6 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
       row('Condition', intake.look ? looks[intake.look] : guidedWords(survey)),
       ...intake.faults.flatMap(faultRows),
       row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
-      ...(earthing.zeOhm === undefined ? [] : [row('Ze, highest reading', `${earthing.zeOhm} Ω`)]),
-      ...(earthing.electrodeOhm === undefined ? [] : [row('Electrode', `${earthing.electrodeOhm} Ω`)]),
     ],
   };
 }

@@ -1,14 +1,10 @@
-import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import { onShape } from '@keen-gauge/core/tree/edit';
 import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import type { Load } from '@keen-gauge/core/survey/load';
-import type { Reading } from '@keen-gauge/core/survey/reading';
-import type { ReadingKind } from '@keen-gauge/core/survey/words';
-import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import type { SupplyNode } from '@keen-gauge/core/survey/supply';
-import { ELECTRODE_TESTER, instrumentName, LOOP_TESTER, type DemoInstrument } from './instruments';
+import { ELECTRODE_TESTER, LOOP_TESTER } from './instruments';
 import type { DemoLog } from './logs';
+import { at, charger, intake, node, reading, setLoads } from './parts';
 import type { DemoPicture } from './pictures';
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
@@ -27,97 +23,6 @@ export interface Scenario {
 }
 
 const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
-
-const OPERATOR = 'Wold and Weir Networks';
-
-function setLoads(id: string): Load[] {
-  const found = STARTING_SETS.find((set) => set.id === id);
-  return found ? found.loads.map((load) => ({ ...load })) : [];
-}
-
-function node(survey: Survey, id: string, values: Partial<SupplyNode>): void {
-  const found = survey.supply.nodes.find((each) => each.id === id);
-  if (found) Object.assign(found, values);
-}
-
-function charger(values: Partial<Proposal> = {}): Proposal {
-  return {
-    id: 'charger',
-    kind: 'vehicle-charger',
-    label: 'Vehicle charger',
-    makeAndModel: 'Brindle VC7',
-    ratedA: 32,
-    phases: 1,
-    limiter: {},
-    typeTested: 'yes',
-    registerReference: 'BRI/VC7/0003',
-    canExport: 'no',
-    parking: 'outdoors',
-    openPen: 'built-in',
-    ...values,
-  };
-}
-
-function at(survey: Survey, line: string, town: string, postcode: string, number: string, customer: string): void {
-  Object.assign(survey.place, {
-    addressLine1: line,
-    town,
-    postcode,
-    meterPointNumber: number,
-    customerName: customer,
-    customerPhone: '01632 960 000',
-    nation: 'england',
-    premises: 'household',
-    operatorName: OPERATOR,
-  });
-}
-
-/** A usual single-phase intake, looked over and read. */
-function intake(survey: Survey, fuseA: number): void {
-  survey.supply.phases = 1;
-  node(survey, 'cut-out', {
-    ratingA: fuseA,
-    evidence: 'label',
-    holderMaximumA: 100,
-    evidenceNote: 'Tag on the carrier, seal intact.',
-  });
-  node(survey, 'meter', { ratingA: 100 });
-  node(survey, 'isolator', { ratingA: 100, cable: { type: 'tails', sizeMm2: 25, lengthM: 0.4, laid: 'clipped' } });
-  node(survey, 'board', {
-    ratingA: 100,
-    label: 'House board',
-    cable: { type: 'tails', sizeMm2: 25, lengthM: 0.8, laid: 'clipped' },
-    spareWays: 2,
-    acceptsNewDevice: 'yes',
-    makersFamily: 'Brindle KB',
-    enclosure: 'metal',
-    place: 'indoors',
-  });
-  survey.intake.look = 'fine';
-  survey.intake.loop = { status: 'not-looped', evidence: 'cable-traced' };
-  survey.earthing = {
-    arrangement: 'tn-c-s',
-    recognisedBy: 'Earthing conductor to the neutral block of the cut-out.',
-  };
-  survey.readings = [
-    reading('ze', 'loop-impedance-external', 0.21, LOOP_TESTER),
-    reading('volts', 'voltage', 241, LOOP_TESTER),
-    reading('pfc', 'prospective-fault-current', 1.15, LOOP_TESTER),
-  ];
-}
-
-function reading(id: string, kind: ReadingKind, value: number, instrument: DemoInstrument): Reading {
-  return {
-    id,
-    kind,
-    value,
-    nodeId: 'cut-out',
-    instrument: instrumentName(instrument),
-    calibrationDue: instrument.calibrationDue,
-    takenBy: 'Tobin Farrowby',
-    takenAt: '2026-11-19T10:20:00Z',
-  };
-}
 
 export const SCENARIOS: readonly Scenario[] = [
   {
@@ -388,21 +293,51 @@ export const SCENARIOS: readonly Scenario[] = [
             holderMaximumA: 60,
             evidenceNote: 'Black head on a pole bracket; no tag.',
           });
+          node(s, 'board', { label: 'Cottage board', fedFrom: 'cottage-rcd' });
+          s.supply.nodes.push(
+            { id: 'split', kind: 'split-block', fedFrom: 'isolator', ratingA: 100 },
+            {
+              id: 'cottage-rcd',
+              kind: 'rcd',
+              fedFrom: 'split',
+              label: 'Cottage RCD',
+              ratingA: 100,
+              rcdType: 'A',
+              residualMa: 100,
+              timeDelayed: true,
+            },
+            { id: 'byre', kind: 'board', fedFrom: 'split', label: 'Byre board', ratingA: 63, place: 'garage-or-shed' },
+          );
           s.earthing = {
             arrangement: 'tt',
             recognisedBy: 'Rod in a pit by the porch; no earth at the head.',
+            signs: [
+              { id: 'conductor-to-rod', answer: 'yes' },
+              { id: 'overhead-lines', answer: 'yes' },
+            ],
+            conductor: { sizeMm2: 16 },
+            services: [
+              { id: 'water', incoming: 'plastic' },
+              { id: 'oil', incoming: 'metal', bonded: 'no' },
+            ],
           };
           s.readings = [
             reading('rod', 'electrode-resistance', 240, ELECTRODE_TESTER),
             reading('volts', 'voltage', 247, LOOP_TESTER),
           ];
-          s.loads = setLoads('gas-heated-shower').filter(({ id }) => id !== 'ring-up');
+          s.loads = setLoads('gas-heated-shower')
+            .filter(({ id }) => id !== 'ring-up')
+            .map((load) => ({ ...load, nodeId: 'board' }));
         },
       },
       {
         by: 1,
         change: (s) => {
-          s.proposals = [charger({ openPen: 'tt-island', limiter: { kind: 'fixed', fixedA: 16 } })];
+          s.proposals = [charger({ nodeId: 'board', limiter: { kind: 'fixed', fixedA: 16 } })];
+          for (const proposal of s.proposals) {
+            delete proposal.openPen;
+            delete proposal.pen;
+          }
         },
       },
     ],
@@ -424,7 +359,19 @@ export const SCENARIOS: readonly Scenario[] = [
               fedFrom: 'board',
               label: 'Boathouse feeder',
               ratingA: 20,
-              cable: { type: 'armoured', sizeMm2: 2.5, lengthM: 40, laid: 'buried' },
+              deviceType: 'mcb',
+              curve: 'B',
+              claimedRatingA: 32,
+              cable: {
+                type: 'armoured',
+                sizeMm2: 4,
+                lengthM: 40,
+                laid: 'buried',
+                circuitsTogether: 1,
+                ambientC: 20,
+                insulationMm: 0,
+                cpc: 'core',
+              },
             },
             { id: 'boathouse', kind: 'board', fedFrom: 'feeder', label: 'Boathouse board', ratingA: 40 },
           );
@@ -444,7 +391,20 @@ export const SCENARIOS: readonly Scenario[] = [
       {
         by: 2,
         change: (s) => {
-          s.proposals = [charger({ nodeId: 'boathouse', limiter: { kind: 'fixed', fixedA: 16 } })];
+          s.proposals = [
+            charger({
+              nodeId: 'boathouse',
+              circuit: {
+                deviceRatingA: 32,
+                curve: 'B',
+                cableType: 'flat-twin',
+                concealed: 'no',
+                segments: [
+                  { id: 'wall', lengthM: 3, laid: 'clipped', circuitsTogether: 1, ambientC: 30, insulationMm: 0 },
+                ],
+              },
+            }),
+          ];
         },
       },
     ],

@@ -13,6 +13,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['[', 'Station before'],
   [']', 'Station after'],
   ['g p', 'Photographs of the survey'],
+  ['g l', 'What is still to be looked at'],
   ['g h', 'History of the survey'],
   ['Esc', 'Put a sheet away'],
 ];

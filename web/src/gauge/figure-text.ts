@@ -1,14 +1,14 @@
-import type { Figure } from '@keen-gauge/core/worked';
+import { digitsOf, type Figure } from '@keen-gauge/core/worked';
 
-/** A figure as people read it: amperes to one decimal, kVA to two, never without its unit; thin spaces in thousands. */
+/** A figure as people read it: amperes to one decimal, kVA, ohms and per cent to two, never without its unit. */
 export function figureText(figure: Figure): string {
   if (figure.value === null) return 'Not known';
   return `${figure.bound === 'at-least' ? '≥ ' : ''}${amount(figure.value, figure.unit)}`;
 }
 
-/** A value with its unit. */
+/** A value with its unit; thin spaces in thousands. */
 export function amount(value: number, unit: string): string {
-  const digits = unit === 'kVA' ? 2 : 1;
+  const digits = digitsOf(value, unit);
   // Never “-0.0”.
   const rounded = Number(value.toFixed(digits)) || 0;
   const text = Math.abs(rounded)

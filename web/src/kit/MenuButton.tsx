@@ -2,27 +2,15 @@ import { ChevronDown } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from './Button';
+import { dropItem, dropList } from './drop-list';
 import { steady } from './steady';
 
 const Drop = styled(Popover)`
-  max-height: 60vh;
-  overflow: auto;
-  background: var(--surface);
-  color: var(--ink);
-  border: 1.5px solid var(--strong-line);
-  border-radius: var(--corner);
-  box-shadow: 0 8px 28px rgb(0 0 0 / 0.28);
+  ${dropList}
 `;
 
 const Item = styled(MenuItem)`
-  padding: 0.6rem 0.9rem;
-  min-height: 44px;
-  cursor: pointer;
-  outline: none;
-  &[data-focused] {
-    background: var(--raised);
-    box-shadow: inset 3px 0 0 var(--accent);
-  }
+  ${dropItem}
 `;
 
 /** A button that opens a short list of things to do. */

@@ -1,6 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Button, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
+import { dropItem, dropList } from './drop-list';
 import { boxed, FieldLabel } from './fields';
 import { steady } from './steady';
 
@@ -15,27 +16,12 @@ const Trigger = styled(Button)`
 `;
 
 const Drop = styled(Popover)`
+  ${dropList}
   min-width: var(--trigger-width);
-  max-height: 60vh;
-  overflow: auto;
-  background: var(--surface);
-  color: var(--ink);
-  border: 1.5px solid var(--strong-line);
-  border-radius: var(--corner);
-  box-shadow: 0 8px 28px rgb(0 0 0 / 0.28);
 `;
 
 const Item = styled(ListBoxItem)`
-  padding: 0.6rem 0.8rem;
-  min-height: 44px;
-  cursor: pointer;
-  &[data-focused] {
-    background: var(--raised);
-    box-shadow: inset 3px 0 0 var(--accent);
-  }
-  &[data-selected] {
-    font-weight: 700;
-  }
+  ${dropItem}
 `;
 
 export interface SelectProps<V extends string> {

@@ -10,6 +10,7 @@ import { LoopStation } from './loop/LoopStation';
 import { PlaceStation } from './place/PlaceStation';
 import { RouteStation } from './route/RouteStation';
 
+const CircuitStation = lazy(() => import('./circuit/CircuitStation'));
 const PackStation = lazy(() => import('./pack/PackStation'));
 
 /** The station at hand. */
@@ -29,6 +30,12 @@ export function StationView({ station }: { readonly station: Station }) {
       return <LoadsStation />;
     case 'charger':
       return <ChargerStation />;
+    case 'circuit':
+      return (
+        <Suspense fallback={<Waiting />}>
+          <CircuitStation />
+        </Suspense>
+      );
     case 'route':
       return <RouteStation />;
     case 'pack':

@@ -1,5 +1,7 @@
 import { jsonPath, valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { Answer } from '@keen-gauge/core/survey/words';
+import { AnswerRow } from '../kit/AnswerRow';
 import { Choice, type ChoiceOption } from '../kit/Choice';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
 import { Select } from '../kit/Select';
@@ -105,7 +107,13 @@ export function BoundSelect<V extends string>({
   );
 }
 
-/** Yes, no or not known, as three tiles. */
+const YES_NO: readonly { readonly value: Answer; readonly label: string }[] = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+  { value: 'unknown', label: 'Not known' },
+];
+
+/** Yes, no or not known, in one line with its question. */
 export function BoundAnswer({
   path,
   label,
@@ -115,17 +123,18 @@ export function BoundAnswer({
   readonly label: string;
   readonly help?: string;
 }) {
+  const { survey } = useSurvey();
+  const set = useSet();
+  const value = valueOf(survey, path);
   return (
-    <BoundChoice
-      path={path}
+    <AnswerRow
       label={label}
-      tile="6rem"
       {...(help === undefined ? {} : { help })}
-      options={[
-        { value: 'yes', label: 'Yes' },
-        { value: 'no', label: 'No' },
-        { value: 'unknown', label: 'Not known' },
-      ]}
+      value={YES_NO.find((option) => option.value === value)?.value}
+      options={YES_NO}
+      onChange={(next) => {
+        set(path, next);
+      }}
     />
   );
 }
@@ -159,6 +168,16 @@ export function BoundCode<T extends number | boolean>({
       }}
     />
   );
+}
+
+/** Sets a field of a member of a list, which is added where it is not there yet. */
+export function useSetMember(list: Path, id: string): (field: string, value: Value | undefined) => void {
+  const { survey } = useSurvey();
+  const set = useSet();
+  return (field, value) => {
+    if (valueOf(survey, [...list, id]) !== undefined) set([...list, id, field], value);
+    else if (value !== undefined) set([...list, id], { id, [field]: value });
+  };
 }
 
 /** A short id of its own for something added to the survey. */

@@ -9,6 +9,7 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   earthing: 'Earthing',
   loads: 'Loads',
   charger: 'New charger',
+  circuit: 'Circuit and protection',
   route: 'Route',
   pack: 'Pack',
 };

@@ -6,7 +6,6 @@ import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
-import styled from 'styled-components';
 import { ServerProblem } from '../api/client';
 import { jobNumber, useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
@@ -20,85 +19,18 @@ import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { STATION_NAMES } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
+import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
 import { SaveMark } from './SaveMark';
+import { Aside, Columns, GaugeBand, Page, PhoneBar, RoundLink, StepLink, Steps, Top } from './survey-layout';
 import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
 import { useSurveyStore } from './use-survey-store';
 
-const Page = styled.div`
-  max-width: 84rem;
-  margin: 0 auto;
-  padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 5rem;
-`;
-
-const Top = styled.section`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 0.6rem;
-  min-height: 46px;
-`;
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: 14.5rem minmax(0, 1fr);
-  gap: 1.2rem;
-  align-items: start;
-  @media (max-width: 60rem) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
-const Aside = styled.div`
-  position: sticky;
-  top: 0.5rem;
-  @media (max-width: 60rem) {
-    display: none;
-  }
-`;
-
-const GaugeBand = styled.div`
-  position: sticky;
-  top: 0;
-  z-index: 5;
-  background: var(--ground);
-  padding-bottom: 0.6rem;
-  margin-bottom: 0.4rem;
-`;
-
-const Steps = styled.nav`
-  display: flex;
-  justify-content: space-between;
-  gap: 0.6rem;
-  margin-top: 1.4rem;
-`;
-
-const PhoneBar = styled.div`
-  display: none;
-  @media (max-width: 60rem) {
-    position: fixed;
-    inset: auto 0 0 0;
-    z-index: 6;
-    display: grid;
-    grid-template-columns: 52px 1fr 52px;
-    background: var(--surface);
-    border-top: 2px solid var(--ink);
-  }
-`;
-
-const RoundLink = styled(Link)`
-  display: grid;
-  place-items: center;
-  min-height: 50px;
-  min-width: 44px;
-  color: var(--ink);
-`;
-
-/** What can be looked at of a survey: its stations, and its photographs. */
-const VIEWS = [...STATIONS, 'photos'] as const;
-type View = Station | 'photos';
+/** What can be looked at of a survey: its stations, its photographs, and what is still to be looked at. */
+const VIEWS = [...STATIONS, 'photos', 'to-look'] as const;
+type View = Station | 'photos' | 'to-look';
 
 /** One job’s survey. Opening another job, or trying again, starts afresh. */
 export default function SurveyPage() {
@@ -192,6 +124,7 @@ function SurveyView({
       if (after) void navigate(`/jobs/${job.id}/${after}`);
     },
     'g p': () => void navigate(`/jobs/${job.id}/photos`),
+    'g l': () => void navigate(`/jobs/${job.id}/to-look`),
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
@@ -274,7 +207,13 @@ function SurveyView({
                   Expected: {fault.expected}. Undo or correct it; nothing typed is lost.
                 </Notice>
               ))}
-              {station === 'photos' ? <PhotosView /> : <StationView station={station} />}
+              {station === 'photos' ? (
+                <PhotosView />
+              ) : station === 'to-look' ? (
+                <LookView />
+              ) : (
+                <StationView station={station} />
+              )}
               <Steps aria-label="Stations before and after" className="no-print">
                 {before ? (
                   <StepLink to={`/jobs/${job.id}/${before}`}>
@@ -307,7 +246,11 @@ function SurveyView({
           }}
         >
           <ListTree size={20} aria-hidden />{' '}
-          {station === 'photos' ? 'Photographs' : `${index + 1} of ${STATIONS.length}: ${STATION_NAMES[station]}`}
+          {station === 'photos'
+            ? 'Photographs'
+            : station === 'to-look'
+              ? 'To look at'
+              : `${index + 1} of ${STATIONS.length}: ${STATION_NAMES[station]}`}
         </BareButton>
         {after ? (
           <RoundLink to={`/jobs/${job.id}/${after}`} aria-label={`Station after: ${STATION_NAMES[after]}`}>
@@ -337,17 +280,3 @@ function SurveyView({
     </SurveyProvider>
   );
 }
-
-const StepLink = styled(Link)`
-  display: inline-flex;
-  align-items: center;
-  gap: 0.4rem;
-  min-height: 46px;
-  padding: 0.3rem 0.8rem;
-  border: 1.5px solid var(--strong-line);
-  border-radius: var(--corner);
-  background: var(--surface);
-  color: var(--ink);
-  font-weight: 600;
-  text-decoration: none;
-`;

@@ -1,5 +1,6 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
 import { STATIONS, type Station } from '@keen-gauge/core/finding';
+import { Footprints } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { STATION_NAMES } from '../stations/station-names';
@@ -45,6 +46,11 @@ const Stop = styled(Link)`
     font-weight: 700;
     box-shadow: inset 0 0 0 1.5px var(--strong-line);
   }
+`;
+
+const ToLook = styled(Stop)`
+  margin-top: 0.3rem;
+  padding-left: 0.9rem;
 `;
 
 const End = styled.div`
@@ -103,7 +109,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
 
 export interface WalkProps {
   readonly jobId: string;
-  readonly current: Station | 'photos';
+  readonly current: Station | 'photos' | 'to-look';
   readonly assessment: Assessment;
   /** How many items the pack still lacks. */
   readonly missing: number;
@@ -112,6 +118,7 @@ export interface WalkProps {
 
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
+  const toAsk = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
     <Rail aria-label="Stations">
       <End aria-hidden>the street</End>
@@ -137,6 +144,19 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
           );
         })}
       </Stops>
+      <ToLook
+        to={`/jobs/${jobId}/to-look`}
+        aria-current={current === 'to-look' ? 'page' : undefined}
+        {...(onGo ? { onClick: onGo } : {})}
+      >
+        <Footprints size={20} aria-hidden />
+        <span>
+          To look at
+          <span className="quiet" style={{ display: 'block', fontSize: '0.82rem', fontWeight: 400 }}>
+            {toAsk === 0 ? 'nothing' : `${toAsk} question${toAsk === 1 ? '' : 's'}, by place`}
+          </span>
+        </span>
+      </ToLook>
     </Rail>
   );
 }

@@ -137,20 +137,6 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
             { value: 'indoors-only', label: 'Indoors only' },
           ]}
         />
-        {survey.earthing.arrangement === 'tn-c-s' && proposal.parking !== 'indoors-only' && (
-          <BoundChoice
-            path={[...path, 'openPen']}
-            label="Protection against an open PEN conductor"
-            help="If the combined conductor breaks in the street, metal earthed through it rises toward line voltage."
-            tile="13rem"
-            options={[
-              { value: 'built-in', label: 'Built into the charger', note: 'Declared by its maker' },
-              { value: 'separate-device', label: 'Separate device' },
-              { value: 'tt-island', label: 'TT island', note: 'Own electrode, clear of PME metal' },
-              { value: 'low-electrode', label: 'Low-resistance electrode', note: 'Rarely practical' },
-            ]}
-          />
-        )}
         <div style={{ maxWidth: '22rem' }}>
           <BoundText
             path={[...path, 'interlock']}

@@ -1,57 +1,35 @@
-import { Panel } from '../../kit/Panel';
-import { PhotoStrip } from '../../photos/PhotoStrip';
 import { ReadingsPanel } from '../../readings/ReadingsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundNumber, BoundText } from '../bound';
 import { StationFrame } from '../StationFrame';
+import { ArrangementPanel } from './ArrangementPanel';
+import { BondingPanel } from './BondingPanel';
+import { ConductorPanel } from './ConductorPanel';
+import { OpenPenPanel } from './OpenPenPanel';
+import { RcdCoverPanel } from './RcdCoverPanel';
 
-/** Where the earth comes from, and how that was recognised. */
+/** Where the earth comes from, how that was recognised, what is bonded, and what a broken PEN conductor would do. */
 export function EarthingStation() {
   const { survey, assessment } = useSurvey();
-  const { arrangement, zeOhm, electrodeOhm } = survey.earthing;
+  const { arrangement } = survey.earthing;
+  const known = arrangement !== undefined && arrangement !== 'unknown';
   return (
     <StationFrame
       station="earthing"
       lead="Where the earth comes from. Readings are for a competent person with the right instrument."
     >
-      <Panel aria-label="Earthing arrangement">
-        <BoundChoice
-          path={['earthing', 'arrangement']}
-          label="Arrangement"
-          tile="14rem"
-          options={[
-            { value: 'tn-c-s', label: 'TN-C-S (PME)', note: 'Earth taken from the neutral at the cut-out' },
-            { value: 'tn-s', label: 'TN-S', note: 'Earth on the cable’s sheath or armour' },
-            { value: 'tt', label: 'TT', note: 'Own electrode, often on overhead lines' },
-            { value: 'unknown', label: 'Not known' },
-          ]}
-        />
-        <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines maxLength={500} />
-        {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
-        {arrangement !== 'tt' && zeOhm !== undefined && (
-          <BoundNumber
-            path={['earthing', 'zeOhm']}
-            label="Ze as handed in, highest reading"
-            unit="Ω"
-            least={0}
-            most={100000}
-          />
-        )}
-        {arrangement === 'tt' && electrodeOhm !== undefined && (
-          <BoundNumber
-            path={['earthing', 'electrodeOhm']}
-            label="Electrode resistance as handed in, highest reading"
-            unit="Ω"
-            least={0}
-            most={100000}
-          />
-        )}
-        <PhotoStrip subject="earthing" of="Earthing" />
-      </Panel>
+      <ArrangementPanel />
       <ReadingsPanel
-        kinds={arrangement === 'tt' ? ['electrode-resistance'] : ['loop-impedance-external']}
+        kinds={
+          arrangement === 'tt'
+            ? ['electrode-resistance', 'loop-impedance-external']
+            : ['loop-impedance-external', 'prospective-fault-current']
+        }
         nodeId={assessment.supply.deviceId ?? undefined}
       />
+      <RcdCoverPanel />
+      <ConductorPanel />
+      <BondingPanel />
+      {known && assessment.earthing.openPen.map((way) => <OpenPenPanel key={way.proposalId} way={way} />)}
     </StationFrame>
   );
 }

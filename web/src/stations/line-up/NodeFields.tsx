@@ -1,22 +1,11 @@
-import {
-  BOARD_PLACES,
-  CABLE_TYPES,
-  DEVICE_TYPES,
-  ENCLOSURES,
-  LAID,
-  NODE_NAMES,
-  type BoardPlace,
-  type CableType,
-  type DeviceType,
-  type Enclosure,
-  type Laid,
-  type NodeKind,
-} from '@keen-gauge/core/survey/words';
+import { BOARD_PLACES, DEVICE_TYPES, ENCLOSURES, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { Link } from 'react-router';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { DEVICE_WORDS, ENCLOSURE_WORDS, PLACE_WORDS, worded } from './node-words';
+import { NodeCableFields } from './NodeCableFields';
 
 /** Ratings usually met on each kind of node, in amperes. */
 const USUAL_A: Readonly<Record<NodeKind, readonly number[]>> = {
@@ -40,41 +29,6 @@ const RATING_LABELS: Partial<Readonly<Record<NodeKind, string>>> = {
   rcd: 'Rated current',
   service: 'What the service may carry',
 };
-
-export const CABLE_WORDS: Readonly<Record<CableType, string>> = {
-  tails: 'Tails, sheathed singles',
-  'flat-twin': 'Flat twin',
-  armoured: 'Armoured',
-  'split-concentric': 'Split concentric',
-  other: 'Another kind',
-};
-
-const LAID_WORDS: Readonly<Record<Laid, string>> = {
-  clipped: 'Clipped direct',
-  enclosed: 'In trunking or conduit',
-  'insulated-wall': 'In an insulated wall',
-  buried: 'In the ground or a duct',
-};
-
-const ENCLOSURE_WORDS: Readonly<Record<Enclosure, string>> = { metal: 'Metal', plastic: 'Plastic', other: 'Another' };
-
-const PLACE_WORDS: Readonly<Record<BoardPlace, string>> = {
-  indoors: 'Indoors',
-  'under-stairs': 'Under the stairs',
-  'garage-or-shed': 'Garage or shed',
-  outdoors: 'Outdoors',
-};
-
-const DEVICE_WORDS: Readonly<Record<DeviceType, string>> = {
-  mcb: 'Circuit-breaker',
-  rcbo: 'Circuit-breaker with RCD',
-  'cartridge-fuse': 'Cartridge fuse',
-  'rewirable-fuse': 'Rewirable fuse',
-  other: 'Another kind',
-};
-
-const worded = <V extends string>(values: readonly V[], words: Readonly<Record<V, string>>) =>
-  values.map((value) => ({ value, label: words[value] }));
 
 /** What is recorded of a node, by its kind. */
 export function NodeFields({ node }: { readonly node: SupplyNode }) {
@@ -129,21 +83,7 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
       {kind === 'rcd' || node.deviceType === 'rcbo' ? <RcdFields path={path} /> : null}
       {(kind === 'device' || kind === 'feeder') && <DeviceFields path={path} />}
       {kind === 'board' && <BoardFields path={path} />}
-      {kind !== 'service' && kind !== 'cut-out' && (
-        <FieldGrid>
-          <BoundNumber
-            path={[...path, 'cable', 'sizeMm2']}
-            label={kind === 'device' || kind === 'feeder' ? 'Its cable' : 'Conductors into it'}
-            unit="mm²"
-            least={0.5}
-            most={1000}
-            usual={kind === 'device' || kind === 'feeder' ? [2.5, 6, 10] : [16, 25]}
-          />
-          <BoundNumber path={[...path, 'cable', 'lengthM']} label="Their length" unit="m" least={0} most={5000} />
-          <BoundSelect path={[...path, 'cable', 'type']} label="Cable" options={worded(CABLE_TYPES, CABLE_WORDS)} />
-          <BoundSelect path={[...path, 'cable', 'laid']} label="How laid" options={worded(LAID, LAID_WORDS)} />
-        </FieldGrid>
-      )}
+      {kind !== 'service' && kind !== 'cut-out' && <NodeCableFields node={node} />}
     </>
   );
 }
@@ -179,6 +119,12 @@ function RcdFields({ path }: { readonly path: readonly string[] }) {
             { value: true, label: 'Yes' },
             { value: false, label: 'No' },
           ]}
+        />
+        <BoundText
+          path={[...path, 'sharedReason']}
+          label="Shared with new equipment: why"
+          help="Only as a recorded exception."
+          maxLength={500}
         />
       </FieldGrid>
     </>

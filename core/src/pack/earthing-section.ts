@@ -1,0 +1,62 @@
+import type { Assessment } from '../assessment';
+import { highestElectrode, highestZe } from '../circuit/origin';
+import { OPEN_PEN_NAMES } from '../earthing/open-pen';
+import { EARTHING_SIGN_MEANINGS } from '../earthing/signs';
+import { BONDED_PART_NAMES, INCOMING_NAMES } from '../survey/earthing-words';
+import type { Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import { figureText, NOT_KNOWN, row, type Row, type Section } from './rows';
+
+const STATES = { holds: 'Holds', fails: 'Does not hold', 'not-known': NOT_KNOWN } as const;
+const COVER = { covered: 'Covered', 'not-covered': 'Not covered', 'not-known': NOT_KNOWN } as const;
+
+/** Earth, bonding and RCD cover, as far as anything was recorded of them. */
+export function earthingSection(survey: Survey, { earthing: assessed }: Assessment): Section {
+  const { earthing } = survey;
+  const seen = (earthing.signs ?? []).filter(({ answer }) => answer === 'yes');
+  const [zeOhm, electrodeOhm] = [highestZe(survey), highestElectrode(survey)];
+  const { conductor, bonding, rcdCover } = assessed;
+  return {
+    title: 'Earthing and bonding',
+    rows: [
+      ...(seen.length === 0 ? [] : [row('Seen', seen.map(({ id }) => EARTHING_SIGN_MEANINGS[id].name).join('; '))]),
+      ...(zeOhm === undefined ? [] : [row('Ze, highest reading', `${zeOhm} Ω`)]),
+      ...(electrodeOhm === undefined ? [] : [row('Electrode, highest reading', `${electrodeOhm} Ω`)]),
+      ...(conductor.recordedMm2 === null
+        ? []
+        : [
+            row(
+              'Earthing conductor',
+              `${conductor.recordedMm2} mm² copper`,
+              `${figureText(conductor.least)} at least: ${STATES[conductor.holds === null ? 'not-known' : conductor.holds ? 'holds' : 'fails'].toLowerCase()}`,
+            ),
+          ]),
+      ...bonding.services.map((verdict) => {
+        const recorded = earthing.services?.find(({ id }) => id === verdict.id);
+        const size = recorded?.bonded === 'yes' ? `bonded ${recorded.sizeMm2 ?? '?'} mm²` : '';
+        const what = recorded?.incoming === undefined ? NOT_KNOWN : INCOMING_NAMES[recorded.incoming];
+        return row(
+          `Bonding: ${BONDED_PART_NAMES[verdict.id].toLowerCase()}`,
+          [what, size].filter(Boolean).join(', '),
+          `${STATES[verdict.state]}; ${verdict.why}`,
+        );
+      }),
+      ...rcdCover.map(({ label, state, by }) => row(`RCD cover: ${label}`, COVER[state], by || undefined)),
+    ],
+  };
+}
+
+const ANSWERS = { yes: 'yes', no: 'no', unknown: 'not known' } as const;
+
+/** How a vehicle outdoors is protected against an open PEN conductor, and why so. */
+export function openPenRows({ openPen, pen }: Proposal): Row[] {
+  const details = [
+    pen?.reason,
+    pen?.detection && `notices by ${pen.detection.replace('-', ' ')}`,
+    pen?.declared && `maker declares the disconnection: ${ANSWERS[pen.declared]}`,
+    pen?.electrodeOhm === undefined ? undefined : `electrode ${pen.electrodeOhm} Ω`,
+    pen?.islandDistanceM === undefined ? undefined : `${pen.islandDistanceM} m to metal earthed through the supply`,
+    pen?.secondEarthPath && `second earth path: ${ANSWERS[pen.secondEarthPath]}`,
+  ];
+  return [row('Open-PEN protection', openPen && OPEN_PEN_NAMES[openPen], details.filter(Boolean).join('; '))];
+}

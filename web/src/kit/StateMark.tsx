@@ -1,0 +1,30 @@
+import { CheckCheck, CircleHelp, TriangleAlert } from 'lucide-react';
+import styled from 'styled-components';
+
+/** What came of holding something against its rule: a shape, a word and a colour for each. */
+export type State = 'holds' | 'fails' | 'not-known';
+
+const SHAPES = { holds: CheckCheck, fails: TriangleAlert, 'not-known': CircleHelp } as const;
+const COLOURS: Readonly<Record<State, string>> = {
+  holds: 'var(--fit)',
+  fails: 'var(--hold)',
+  'not-known': 'var(--ask)',
+};
+const WORDS: Readonly<Record<State, string>> = { holds: 'Holds', fails: 'Does not hold', 'not-known': 'Not known yet' };
+
+const Mark = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  font-weight: 700;
+  white-space: nowrap;
+`;
+
+export function StateMark({ state, words = WORDS[state] }: { readonly state: State; readonly words?: string }) {
+  const Shape = SHAPES[state];
+  return (
+    <Mark style={{ color: COLOURS[state] }}>
+      <Shape size={18} aria-hidden /> {words}
+    </Mark>
+  );
+}

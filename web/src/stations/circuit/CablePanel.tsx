@@ -1,0 +1,147 @@
+import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
+import type { Proposal } from '@keen-gauge/core/survey/proposal';
+import { CABLE_TYPES } from '@keen-gauge/core/survey/words';
+import { Plus, Trash2 } from 'lucide-react';
+import styled from 'styled-components';
+import { BareButton, Button } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Panel, Row } from '../../kit/Panel';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundAnswer, BoundChoice, BoundNumber, BoundSelect, freshId } from '../bound';
+import { CABLE_WORDS } from '../line-up/node-words';
+import { CpcFields } from './CpcFields';
+import { StretchFields } from './StretchFields';
+
+const Stretch = styled.section`
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  padding: 0.7rem 0.8rem;
+  display: grid;
+  gap: 0.7rem;
+`;
+
+/** The cable of the new circuit and the way it goes, stretch by stretch. */
+export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
+  const { survey, store, pack } = useSurvey();
+  const path = ['proposals', proposal.id, 'circuit'];
+  const { circuit } = proposal;
+  const segments = circuit?.segments ?? [];
+  const name = proposal.label ?? 'New charger';
+  const sizes = [
+    ...new Set(
+      pack.circuit.cables.value
+        .filter(({ type }) => circuit?.cableType === undefined || type === circuit.cableType)
+        .flatMap(({ rows }) => rows.map(({ sizeMm2 }) => sizeMm2)),
+    ),
+  ].filter((size) => size >= 4 && size <= 16);
+
+  const edit = (change: (route: readonly RouteSegment[]) => RouteSegment[]): void => {
+    store.edit({
+      ...survey,
+      proposals: survey.proposals.map((each) =>
+        each.id === proposal.id ? { ...each, circuit: { ...each.circuit, segments: change(segments) } } : each,
+      ),
+    });
+  };
+
+  return (
+    <Panel aria-label={`Cable and route: ${name}`}>
+      <h2>{name}: cable and route</h2>
+      <FieldGrid>
+        <BoundSelect
+          path={[...path, 'cableType']}
+          label="Cable"
+          options={CABLE_TYPES.filter((type) => type !== 'tails').map((value) => ({
+            value,
+            label: CABLE_WORDS[value],
+          }))}
+        />
+        <BoundNumber
+          path={[...path, 'sizeMm2']}
+          label="Size, where chosen"
+          unit="mm²"
+          least={0.5}
+          most={1000}
+          usual={sizes}
+          help="Left out, the smallest that passes is found."
+        />
+      </FieldGrid>
+      {circuit?.cableType !== undefined && <CpcFields path={path} cable={{ type: circuit.cableType, ...circuit }} />}
+      <h3>The way it goes</h3>
+      {segments.length === 0 && (
+        <p className="quiet">
+          No stretch yet. One for each way of laying: clipped along the wall, in the ground, through the loft.
+        </p>
+      )}
+      {segments.map((segment, at) => (
+        <Stretch key={segment.id} aria-label={`Stretch ${at + 1}`}>
+          <Row style={{ justifyContent: 'space-between' }}>
+            <strong>Stretch {at + 1}</strong>
+            <BareButton
+              aria-label={`Remove stretch ${at + 1}`}
+              onPress={() => {
+                edit((route) => route.filter(({ id }) => id !== segment.id));
+              }}
+            >
+              <Trash2 size={18} aria-hidden />
+            </BareButton>
+          </Row>
+          <StretchFields
+            path={[...path, 'segments', segment.id]}
+            insulation={pack.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation}
+            buried={segment.laid === 'buried'}
+          />
+        </Stretch>
+      ))}
+      <div>
+        <Button
+          onPress={() => {
+            edit((route) => [...route, { id: freshId('stretch'), circuitsTogether: 1, insulationMm: 0 }]);
+          }}
+        >
+          <Plus size={18} aria-hidden /> Add a stretch
+        </Button>
+      </div>
+      <BoundAnswer
+        path={[...path, 'concealed']}
+        label="Does it lie anywhere in a wall under 50 mm deep, without earthed protection?"
+      />
+      <h3>Data in the same route</h3>
+      <BoundChoice
+        path={['proposals', proposal.id, 'dataLink', 'clamp']}
+        label="How does the clamp reach it?"
+        tile="8rem"
+        options={LINK_OPTIONS}
+      />
+      <BoundChoice
+        path={['proposals', proposal.id, 'dataLink', 'network']}
+        label="How does the network reach it?"
+        tile="8rem"
+        options={LINK_OPTIONS}
+      />
+      <FieldGrid>
+        <BoundNumber
+          path={['proposals', proposal.id, 'dataLink', 'signalDbm']}
+          label="Signal at the place"
+          unit="dBm"
+          least={-120}
+          most={0}
+          help={`A negative figure: ${pack.circuit.signalDbm.value[0]} or better is good, under ${pack.circuit.signalDbm.value[1]} is not to be relied on.`}
+        />
+        <BoundNumber
+          path={['proposals', proposal.id, 'dataLink', 'lengthM']}
+          label="Data cable, where wired"
+          unit="m"
+          least={0}
+          most={5000}
+        />
+      </FieldGrid>
+    </Panel>
+  );
+}
+
+const LINK_OPTIONS = [
+  { value: 'wired', label: 'Data cable' },
+  { value: 'wireless', label: 'Wireless' },
+  { value: 'none', label: 'Not at all' },
+] as const;

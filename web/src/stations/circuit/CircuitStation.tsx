@@ -1,0 +1,46 @@
+import { useSurvey } from '../../survey/SurveyContext';
+import { Panel } from '../../kit/Panel';
+import { Notice } from '../../kit/Notice';
+import { StationFrame } from '../StationFrame';
+import { CablePanel } from './CablePanel';
+import { DevicePanel } from './DevicePanel';
+import { FeederPanel } from './FeederPanel';
+import { PositionPanel } from './PositionPanel';
+import { SizesPanel } from './SizesPanel';
+import { SurgePanel } from './SurgePanel';
+
+/** The circuit that carries the new equipment: the feeder it comes by, its protection, its cable, and its place. */
+export default function CircuitStation() {
+  const { survey, assessment } = useSurvey();
+  return (
+    <StationFrame
+      station="circuit"
+      lead="How the current gets to the new equipment, and what protects it on the way. Nothing between two tabulated values is made up."
+    >
+      {assessment.feeders.map((feeder) => (
+        <FeederPanel key={feeder.nodeId} feeder={feeder} />
+      ))}
+      {survey.proposals.length === 0 && (
+        <Panel>
+          <Notice kind="ask" title="No new equipment is recorded, so there is no circuit to reckon." />
+        </Panel>
+      )}
+      {survey.proposals.map((proposal) => {
+        const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
+        return (
+          <section
+            key={proposal.id}
+            aria-label={proposal.label ?? 'New charger'}
+            style={{ display: 'grid', gap: '0.9rem' }}
+          >
+            <CablePanel proposal={proposal} />
+            {circuit && <SizesPanel circuit={circuit} />}
+            <DevicePanel proposal={proposal} />
+            <SurgePanel proposal={proposal} />
+            <PositionPanel proposal={proposal} />
+          </section>
+        );
+      })}
+    </StationFrame>
+  );
+}

@@ -1,0 +1,66 @@
+import type { Insulation } from '@keen-gauge/core/rules/circuit-rules';
+import type { Path } from '@keen-gauge/core/record/changes';
+import { LAID } from '@keen-gauge/core/survey/words';
+import { FieldGrid } from '../../kit/fields';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundNumber, BoundSelect } from '../bound';
+import { LAID_WORDS } from '../line-up/node-words';
+
+/** One way of laying: how long, how, beside what, how warm, in how much insulation. Only tabulated values are offered. */
+export function StretchFields({
+  path,
+  insulation = 'thermoplastic-70',
+  buried,
+  length = true,
+}: {
+  readonly path: Path;
+  readonly insulation?: Insulation | undefined;
+  readonly buried: boolean;
+  /** Whether length and laying are asked here too. */
+  readonly length?: boolean;
+}) {
+  const { circuit } = useSurvey().pack;
+  const ambient = (buried ? circuit.ambientInGround : circuit.ambientInAir).value[insulation];
+  const tabulated = (of: Readonly<Record<number, number>>): number[] => Object.keys(of).map(Number);
+  return (
+    <FieldGrid>
+      {length && (
+        <>
+          <BoundNumber path={[...path, 'lengthM']} label="Length" unit="m" least={0} most={5000} />
+          <BoundSelect
+            path={[...path, 'laid']}
+            label="How laid"
+            options={LAID.map((value) => ({ value, label: LAID_WORDS[value] }))}
+          />
+        </>
+      )}
+      <BoundNumber
+        path={[...path, 'circuitsTogether']}
+        label="Circuits together, this one counted"
+        unit=""
+        least={1}
+        most={50}
+        whole
+        usual={[1, 2, 3]}
+      />
+      <BoundNumber
+        path={[...path, 'ambientC']}
+        label={buried ? 'Ground' : 'Air'}
+        unit="°C"
+        least={-20}
+        most={80}
+        usual={tabulated(ambient).slice(1, 5)}
+        help="Tabulated values only; nothing in between is made up."
+      />
+      <BoundNumber
+        path={[...path, 'insulationMm']}
+        label="Length surrounded by insulation"
+        unit="mm"
+        least={0}
+        most={100000}
+        usual={tabulated(circuit.surrounded.value)}
+        help="Longer than the last counts as wholly surrounded."
+      />
+    </FieldGrid>
+  );
+}

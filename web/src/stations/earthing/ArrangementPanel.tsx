@@ -1,0 +1,119 @@
+import { ARRANGEMENT_NAMES } from '@keen-gauge/core/earthing/arrangement-names';
+import { EARTHING_SIGN_MEANINGS, MISTAKEN_FOR } from '@keen-gauge/core/earthing/signs';
+import { EARTHING_SIGNS, type EarthingSign } from '@keen-gauge/core/survey/earthing-words';
+import type { Answer } from '@keen-gauge/core/survey/words';
+import { Button } from '../../kit/Button';
+import { AnswerRow } from '../../kit/AnswerRow';
+import { Notice } from '../../kit/Notice';
+import { Panel, Stack } from '../../kit/Panel';
+import { PhotoStrip } from '../../photos/PhotoStrip';
+import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { BoundChoice, BoundNumber, BoundText, useSetMember } from '../bound';
+import { ArrangementPicture } from './ArrangementPicture';
+
+/** What is seen of where the earth comes from, what that points to, and what is recorded. */
+export function ArrangementPanel() {
+  const { survey, assessment } = useSurvey();
+  const set = useSet();
+  const { arrangement, zeOhm, electrodeOhm } = survey.earthing;
+  const { pointsTo, sure, contradicts } = assessment.earthing.recognition;
+  const known = arrangement === undefined || arrangement === 'unknown' ? undefined : arrangement;
+  return (
+    <Panel aria-label="Earthing arrangement">
+      <h2>Follow the earthing conductor</h2>
+      <Stack style={{ '--gap': '0.6rem' }}>
+        {EARTHING_SIGNS.map((sign) => (
+          <Sign key={sign} sign={sign} />
+        ))}
+      </Stack>
+      {contradicts && (
+        <Notice kind="ask" title="The signs contradict each other: follow the conductor itself to where it ends." />
+      )}
+      {pointsTo !== null && !contradicts && pointsTo !== known && (
+        <Notice
+          kind="note"
+          title={`${sure ? 'That is' : 'That suggests'} ${ARRANGEMENT_NAMES[pointsTo]}${sure ? '.' : ', and does not prove it.'}`}
+        >
+          <div style={{ marginTop: '0.35rem' }}>
+            <Button
+              onPress={() => {
+                set(['earthing', 'arrangement'], pointsTo);
+              }}
+            >
+              Record {ARRANGEMENT_NAMES[pointsTo]}
+            </Button>
+          </div>
+        </Notice>
+      )}
+      <BoundChoice
+        path={['earthing', 'arrangement']}
+        label="Arrangement"
+        tile="14rem"
+        options={[
+          {
+            value: 'tn-c-s',
+            label: ARRANGEMENT_NAMES['tn-c-s'],
+            picture: <ArrangementPicture arrangement="tn-c-s" />,
+            note: 'Earth taken from the neutral at the cut-out',
+          },
+          {
+            value: 'tn-s',
+            label: ARRANGEMENT_NAMES['tn-s'],
+            picture: <ArrangementPicture arrangement="tn-s" />,
+            note: 'Earth on the cable’s sheath or armour',
+          },
+          {
+            value: 'tt',
+            label: ARRANGEMENT_NAMES.tt,
+            picture: <ArrangementPicture arrangement="tt" />,
+            note: 'Own electrode, often on overhead lines',
+          },
+          { value: 'unknown', label: 'Not known' },
+        ]}
+      />
+      {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
+      <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines maxLength={500} />
+      {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
+      {arrangement !== 'tt' && zeOhm !== undefined && (
+        <BoundNumber
+          path={['earthing', 'zeOhm']}
+          label="Ze as handed in, highest reading"
+          unit="Ω"
+          least={0}
+          most={100000}
+        />
+      )}
+      {arrangement === 'tt' && electrodeOhm !== undefined && (
+        <BoundNumber
+          path={['earthing', 'electrodeOhm']}
+          label="Electrode resistance as handed in, highest reading"
+          unit="Ω"
+          least={0}
+          most={100000}
+        />
+      )}
+      <PhotoStrip subject="earthing" of="Earthing" />
+    </Panel>
+  );
+}
+
+const SEEN: readonly { readonly value: Answer; readonly label: string }[] = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+  { value: 'unknown', label: 'Not seen' },
+];
+
+function Sign({ sign }: { readonly sign: EarthingSign }) {
+  const { survey } = useSurvey();
+  const set = useSetMember(['earthing', 'signs'], sign);
+  return (
+    <AnswerRow
+      label={EARTHING_SIGN_MEANINGS[sign].name}
+      value={survey.earthing.signs?.find(({ id }) => id === sign)?.answer}
+      options={SEEN}
+      onChange={(answer) => {
+        set('answer', answer);
+      }}
+    />
+  );
+}

@@ -1,0 +1,120 @@
+import {
+  BONDED_PARTS,
+  BONDED_PART_NAMES,
+  INCOMING,
+  INCOMING_NAMES,
+  type BondedPart,
+} from '@keen-gauge/core/survey/earthing-words';
+import styled from 'styled-components';
+import { FigureButton } from '../../gauge/FigureButton';
+import { AnswerRow } from '../../kit/AnswerRow';
+import { FieldGrid } from '../../kit/fields';
+import { NumberInput } from '../../kit/NumberInput';
+import { Panel } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundNumber, useSetMember } from '../bound';
+
+const Service = styled.section`
+  border-top: 1px solid var(--line);
+  padding-top: 0.7rem;
+  display: grid;
+  gap: 0.6rem;
+`;
+
+/** What enters the building and might bring a potential in, and whether it is bonded well enough. */
+export function BondingPanel() {
+  const { survey, assessment } = useSurvey();
+  const { bonding } = assessment.earthing;
+  return (
+    <Panel aria-label="Main bonding">
+      <h2>Main bonding</h2>
+      <FieldGrid>
+        <FigureButton name="Least main bonding conductor" figure={bonding.least} under={bonding.least.why} />
+        {survey.earthing.arrangement === 'tn-c-s' && (
+          <BoundNumber
+            path={['earthing', 'supplyNeutralMm2']}
+            label="Supply neutral, copper equivalent"
+            unit="mm²"
+            least={0.5}
+            most={1000}
+            help="The operator’s to say; left out, one usual behind the fuse is taken."
+          />
+        )}
+      </FieldGrid>
+      {BONDED_PARTS.map((part) => (
+        <ServiceFields key={part} part={part} />
+      ))}
+    </Panel>
+  );
+}
+
+function ServiceFields({ part }: { readonly part: BondedPart }) {
+  const { survey, assessment } = useSurvey();
+  const set = useSetMember(['earthing', 'services'], part);
+  const service = survey.earthing.services?.find(({ id }) => id === part);
+  const verdict = assessment.earthing.bonding.services.find(({ id }) => id === part);
+  const name = BONDED_PART_NAMES[part];
+  const there = service?.incoming !== undefined && service.incoming !== 'not-there';
+  return (
+    <Service aria-label={name}>
+      <AnswerRow
+        label={`${name}, where it comes in`}
+        value={service?.incoming}
+        options={INCOMING.map((value) => ({ value, label: INCOMING_NAMES[value] }))}
+        onChange={(value) => {
+          set('incoming', value);
+        }}
+      />
+      {verdict && (
+        <p>
+          <StateMark state={verdict.state} /> <span className="quiet">{verdict.why}</span>
+        </p>
+      )}
+      {there && (
+        <>
+          {(service.incoming === 'metal' || verdict?.need === 'needed') && (
+            <AnswerRow
+              label={`${name}: bonded?`}
+              value={service.bonded}
+              options={[
+                { value: 'yes', label: 'Yes' },
+                { value: 'no', label: 'No' },
+                { value: 'unknown', label: 'Not known' },
+              ]}
+              onChange={(value) => {
+                set('bonded', value);
+              }}
+            />
+          )}
+          <FieldGrid>
+            {service.bonded === 'yes' && (
+              <NumberInput
+                label={`${name}: bonding conductor`}
+                unit="mm²"
+                least={0.5}
+                most={1000}
+                usual={[6, 10, 16]}
+                value={service.sizeMm2}
+                onChange={(value) => {
+                  set('sizeMm2', value);
+                }}
+              />
+            )}
+            <NumberInput
+              label={`${name}: resistance to earth, where tested`}
+              unit="kΩ"
+              least={0}
+              most={1000000}
+              help="Bonding off, to the main earthing terminal."
+              value={service.resistanceKOhm}
+              onChange={(value) => {
+                set('resistanceKOhm', value);
+              }}
+            />
+          </FieldGrid>
+        </>
+      )}
+    </Service>
+  );
+}

@@ -1,0 +1,58 @@
+import styled from 'styled-components';
+import { FigureButton, TightFigures } from '../../gauge/FigureButton';
+import { FieldGrid } from '../../kit/fields';
+import { Panel } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundNumber } from '../bound';
+
+export const FigureRow = styled(TightFigures)`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(8.2rem, 1fr));
+  gap: 0.5rem;
+`;
+
+/** The earthing conductor, by the table and by the adiabatic equation. */
+export function ConductorPanel() {
+  const { assessment } = useSurvey();
+  const { byTable, byEquation, least, holds } = assessment.earthing.conductor;
+  const path = ['earthing', 'conductor'];
+  return (
+    <Panel aria-label="Earthing conductor">
+      <h2>Earthing conductor</h2>
+      <FieldGrid>
+        <BoundNumber
+          path={[...path, 'sizeMm2']}
+          label="Size, copper"
+          unit="mm²"
+          least={0.5}
+          most={1000}
+          usual={[6, 10, 16]}
+        />
+        <BoundNumber
+          path={[...path, 'faultCurrentA']}
+          label="Earth fault current, where known"
+          unit="A"
+          least={1}
+          most={50000}
+        />
+        <BoundNumber
+          path={[...path, 'disconnectionS']}
+          label="How long it lasts"
+          unit="s"
+          least={0.001}
+          most={5}
+          help="From the fuse’s curve, for that current."
+        />
+      </FieldGrid>
+      <FigureRow>
+        <FigureButton name="By the table" figure={byTable} />
+        <FigureButton name="By the adiabatic equation" figure={byEquation} />
+        <FigureButton name="Least it may be" figure={least} />
+      </FigureRow>
+      <p role="status">
+        <StateMark state={holds === null ? 'not-known' : holds ? 'holds' : 'fails'} />
+      </p>
+    </Panel>
+  );
+}

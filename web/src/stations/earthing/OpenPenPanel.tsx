@@ -1,0 +1,127 @@
+import { OPEN_PEN_NAMES, type OpenPenAssessment, type PenWay } from '@keen-gauge/core/earthing/open-pen';
+import type { OpenPenMethod } from '@keen-gauge/core/survey/words';
+import { lazy, Suspense } from 'react';
+import { Waiting } from '../../app/Waiting';
+import { Choice } from '../../kit/Choice';
+import { FieldGrid } from '../../kit/fields';
+import { Panel } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useSet } from '../../survey/SurveyContext';
+import { BoundAnswer, BoundChoice, BoundNumber, BoundText } from '../bound';
+import { PenSteps } from './PenSteps';
+
+const TouchChart = lazy(() => import('./TouchChart'));
+
+const STATES = { suits: 'holds', 'does-not': 'fails', 'not-known': 'not-known' } as const;
+const WORDS = { suits: 'Suits here', 'does-not': 'Does not suit here', 'not-known': 'To be shown' } as const;
+
+/** The four ways of protecting a vehicle outdoors, compared for this site; one is chosen, with its reason. */
+export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
+  const set = useSet();
+  const pen = ['proposals', way.proposalId, 'pen'];
+  if (way.need !== 'needed')
+    return (
+      <Panel aria-label={`Open PEN: ${way.label}`}>
+        <h2>{way.label}: open PEN conductor</h2>
+        <p>
+          {way.need === 'not-needed' ? (
+            <StateMark state="holds" words="Nothing is needed." />
+          ) : (
+            <StateMark state="not-known" />
+          )}{' '}
+          {way.why}
+        </p>
+      </Panel>
+    );
+  const detects = way.chosen === 'built-in' || way.chosen === 'separate-device';
+  const electrode = way.chosen === 'tt-island' || way.chosen === 'low-electrode';
+  return (
+    <Panel aria-label={`Open PEN: ${way.label}`}>
+      <h2>{way.label}: protection against an open PEN conductor</h2>
+      <p className="quiet">{way.why} One of four ways is needed.</p>
+      <PenSteps way={way} />
+      <Choice
+        label="The way chosen"
+        tile="19rem"
+        value={way.chosen ?? undefined}
+        options={way.ways.map((each) => ({
+          value: each.method,
+          label: OPEN_PEN_NAMES[each.method],
+          picture: <WayVerdict way={each} />,
+        }))}
+        onChange={(next: OpenPenMethod) => {
+          set(['proposals', way.proposalId, 'openPen'], next);
+        }}
+      />
+      {way.chosen !== null && (
+        <BoundText
+          path={[...pen, 'reason']}
+          label="Why this one"
+          help="A line will do; it goes into the pack."
+          maxLength={500}
+        />
+      )}
+      {detects && (
+        <>
+          <BoundChoice
+            path={[...pen, 'detection']}
+            label="How it notices the break"
+            tile="13rem"
+            options={[
+              { value: 'voltage-window', label: 'Voltage window', note: 'Sees one line leave its limits' },
+              { value: 'measuring-electrode', label: 'Measuring electrode', note: 'Sees the earth itself rise' },
+            ]}
+          />
+          <BoundAnswer
+            path={[...pen, 'declared']}
+            label="Does its maker declare that line, neutral and protective conductor are disconnected?"
+          />
+        </>
+      )}
+      {electrode && (
+        <FieldGrid>
+          <BoundNumber path={[...pen, 'electrodeOhm']} label="Its electrode" unit="Ω" least={0} most={100000} />
+          {way.chosen === 'tt-island' && (
+            <BoundNumber
+              path={[...pen, 'islandDistanceM']}
+              label="To the nearest metal earthed through the supply"
+              unit="m"
+              least={0}
+              most={1000}
+              help="Lamp posts, railings, taps, a neighbour’s charger."
+            />
+          )}
+        </FieldGrid>
+      )}
+      {way.chosen === 'tt-island' && (
+        <BoundAnswer
+          path={[...pen, 'islandClear']}
+          label="Are its buried parts clear of buried metal bonded to the supply’s earth?"
+        />
+      )}
+      {way.chosen !== null && way.chosen !== 'low-electrode' && (
+        <BoundAnswer
+          path={[...pen, 'secondEarthPath']}
+          label="Is the charger’s frame joined to the installation’s earth by a second path?"
+          help="An armour gland at the charger, or a metal fixing that is bonded indoors. It would defeat the disconnection."
+        />
+      )}
+      <Suspense fallback={<Waiting />}>
+        <TouchChart way={way} />
+      </Suspense>
+    </Panel>
+  );
+}
+
+function WayVerdict({ way }: { readonly way: PenWay }) {
+  return (
+    <span style={{ display: 'block', marginTop: '0.2rem', fontSize: '0.92rem' }}>
+      <StateMark state={STATES[way.state]} words={WORDS[way.state]} />
+      {way.reasons.map((reason) => (
+        <span key={reason} className="quiet" style={{ display: 'block' }}>
+          {reason}
+        </span>
+      ))}
+    </span>
+  );
+}
