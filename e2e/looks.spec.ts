@@ -10,6 +10,7 @@ const STATIONS = [
   'Earthing',
   'Loads',
   'New charger',
+  'Circuit and protection',
   'Route',
   'Pack',
 ];
@@ -46,6 +47,9 @@ for (const light of LIGHTS)
       if (station === 'Pack') await expect(page.getByText('None yet.')).toBeVisible();
       await check(station);
     }
+    await page.getByRole('link', { name: /^To look at/ }).click();
+    await expect(page.getByRole('heading', { name: 'To look at', level: 1 })).toBeVisible();
+    await check('to look at');
     await goTo(page, 'Intake and cut-out');
     await page.getByRole('button', { name: 'Look fault by fault' }).click();
     await page.getByRole('button', { name: 'Override the hold …' }).click();
@@ -62,6 +66,17 @@ for (const light of LIGHTS)
     await page.getByRole('link', { name: 'History' }).click();
     await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
     await check('history');
+    // A vehicle outdoors on PME, and a feeder with its answers.
+    for (const [job, station] of [
+      ['Candlemas', 'Earthing'],
+      ['Boathouse', 'Circuit and protection'],
+    ] as const) {
+      await page.goto('/');
+      await page.getByRole('link', { name: new RegExp(job) }).click();
+      await goTo(page, station);
+      await page.waitForLoadState('networkidle');
+      await check(`${station}, ${job}`);
+    }
     await page.goto('/');
     await page.getByRole('link', { name: /Larkrise/ }).click();
     await goTo(page, 'Loads');
@@ -87,19 +102,38 @@ test('on a 360 px phone nothing is wider than the screen, and the walk is at han
   await fits('jobs');
   await page.getByRole('link', { name: /Fold Yard/ }).click();
   for (const station of STATIONS) {
-    await page.getByRole('button', { name: / of 9: / }).click();
+    await page.getByRole('button', { name: / of 10: / }).click();
     await page.getByRole('dialog').getByRole('link', { name: station }).click();
     await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
     await fits(station);
   }
   await page.getByRole('link', { name: /^Photographs/ }).click();
   await fits('photographs');
+  for (const [job, station] of [
+    ['Candlemas', 'Earthing'],
+    ['Boathouse', 'Circuit and protection'],
+  ] as const) {
+    await page.goto('/');
+    await page.getByRole('link', { name: new RegExp(job) }).click();
+    await page.getByRole('button', { name: / of 10: / }).click();
+    await page.getByRole('dialog').getByRole('link', { name: station }).click();
+    await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
+    await fits(`${station}, ${job}`);
+  }
 });
 
 test('targets are at least 44 px high', async ({ page }) => {
   await signIn(page);
   await page.getByRole('link', { name: /Larkrise/ }).click();
-  for (const station of ['Intake and cut-out', 'Loop', 'Line-up', 'Loads', 'New charger']) {
+  for (const station of [
+    'Intake and cut-out',
+    'Loop',
+    'Line-up',
+    'Earthing',
+    'Loads',
+    'New charger',
+    'Circuit and protection',
+  ]) {
     await goTo(page, station);
     const small = await page
       .locator('main button, main input, main textarea, main label:has(input[type=radio])')

@@ -4,6 +4,7 @@ import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit
 import { circuitFindings } from './circuit/circuit-findings';
 import { assessFeeders } from './circuit/feeder';
 import { feederFindings } from './circuit/feeder-findings';
+import { uncountedAtFeeders } from './circuit/feeder-loads';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
 import { declaredDemand, withWhole } from './demand/declared';
 import { loadFindings } from './demand/findings';
@@ -103,7 +104,14 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const nodes = shared?.known && service ? withNeighbours(assessed, service.id, shared) : assessed;
   const earth = { survey, tree, fuse, pack, after: afterUnmanaged };
   const earthing = assessEarthing(earth);
-  const facts = { survey, pack, tree, phases, nodes: new Map(assessed.map((node) => [node.id, node])) };
+  const facts = {
+    survey,
+    pack,
+    tree,
+    phases,
+    nodes: new Map(assessed.map((node) => [node.id, node])),
+    uncountedA: uncountedAtFeeders(tree, loads, lists, byLists),
+  };
   const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, facts) }));
   const feeders = assessFeeders(facts, ownDrops(circuits));
 

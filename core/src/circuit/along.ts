@@ -23,7 +23,14 @@ export function currentAt(here: TreeNode, facts: CircuitFacts): Lookup<CableCurr
   const node = facts.nodes.get(here.node.id);
   if (!node) return notKnown('the demand it carries is not known');
   const amperes = amperesOf(demandAfter(node));
-  return amperes.ok ? found(currentOf(amperes.value, linesAt(here, facts))) : amperes;
+  if (!amperes.ok) return amperes;
+  const more = facts.uncountedA.get(here.node.id);
+  return found(
+    currentOf(
+      amperes.value.map((each, at) => each + (more?.[at] ?? 0)),
+      linesAt(here, facts),
+    ),
+  );
 }
 
 /** Currents of the lines as the current of a cable of one or three lines. */

@@ -12,6 +12,8 @@ export interface CircuitFacts {
   readonly tree: SupplyTree;
   readonly nodes: ReadonlyMap<string, NodeAssessment>;
   readonly phases: readonly Phase[];
+  /** What feeders carry on each phase beyond the basis used, by node id; see `uncountedAtFeeders`. */
+  readonly uncountedA: ReadonlyMap<string, readonly number[]>;
 }
 
 export function nodeName({ node }: TreeNode): string {

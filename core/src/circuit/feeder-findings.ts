@@ -5,7 +5,12 @@ import type { FeederAssessment } from './feeder';
 export function feederFindings(feeders: readonly FeederAssessment[]): Finding[] {
   return feeders.flatMap((feeder) => {
     const about = { station: 'circuit', subjectId: feeder.nodeId } as const;
-    return [...questionFindings(feeder, about), ...loopFinding(feeder, about), ...claimFinding(feeder, about)];
+    return [
+      ...questionFindings(feeder, about),
+      ...uncountedFinding(feeder, about),
+      ...loopFinding(feeder, about),
+      ...claimFinding(feeder, about),
+    ];
   });
 }
 
@@ -60,6 +65,23 @@ function questionFindings({ questions, label, answers, proposalId }: FeederAsses
       },
     ];
   });
+}
+
+/** The feeder is judged with what is plugged in there; the declared demand of the whole may not hold it. */
+function uncountedFinding({ label, uncountedA, proposalId }: FeederAssessment, about: About): Finding[] {
+  if (uncountedA <= 1e-9 || proposalId === null) return [];
+  return [
+    {
+      ...about,
+      id: 'feeder-uncounted',
+      grade: 'ask',
+      title: `${label}: judged with ${uncountedA.toFixed(1)} A that the basis declared does not count there.`,
+      remedy:
+        'Record the socket circuit the appliances are on, or the appliances on the circuits, so that the maximum demand holds them too.',
+      askOf: 'surveyor',
+      field: 'loads.nodeId',
+    },
+  ];
 }
 
 function loopFinding({ label, loop, loopLimit }: FeederAssessment, about: About): Finding[] {

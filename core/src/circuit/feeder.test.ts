@@ -123,6 +123,21 @@ describe('a feeder to an outbuilding', () => {
     expect(Object.values(others)).not.toContain(true);
   });
 
+  it('an appliance on no recorded circuit is carried by the feeder, whatever the basis counts', () => {
+    const plugged: Change = (survey) => {
+      survey.loads.push({ id: 'saw', class: 'socket-appliance', label: 'Saw', currentA: 4, nodeId: 'boathouse' });
+    };
+    const made = boathouse({}, undefined, plugged);
+    expect(made.demand.basis).toBe('circuits');
+    expect(made.feeders[0]).toMatchObject({ uncountedA: 4 });
+    expect(made.feeders[0]?.answers[0]).toMatchObject({ kind: 'hold', setA: 10 });
+    expect(made.findings.map(({ id }) => id)).toContain('feeder-uncounted');
+    const onCircuit = boathouse({}, undefined, plugged, (survey) => {
+      survey.loads.push({ id: 'sockets', class: 'socket-circuit', currentA: 16, nodeId: 'boathouse' });
+    });
+    expect(onCircuit.feeders[0]).toMatchObject({ uncountedA: 0 });
+  });
+
   it('nothing recorded there is a question, not an empty building', () => {
     expect(boathouse({}, undefined).findings.map(({ id }) => id)).toContain('feeder-what-else');
   });

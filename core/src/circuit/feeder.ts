@@ -4,9 +4,10 @@ import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, type TreeNode } from '../tree/supply-tree';
 import { figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
-import { currentAt, currentOf, dropOf, dropTo, hasRun, loopTo } from './along';
+import { currentAt, currentOf, dropOf, dropTo, loopTo } from './along';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import { largestLoopForDevice } from './fault-loop';
+import { isFeeder } from './feeder-nodes';
 import { feederAnswers, type FeederAnswer } from './feeder-answers';
 import { judgeClaim, type ClaimVerdict } from './feeder-claim';
 import { found, notKnown, type Lookup } from './lookup';
@@ -38,6 +39,8 @@ export interface FeederAssessment {
   readonly answers: readonly FeederAnswer[];
   /** What somebody believes the cable would carry, recomputed; null where nobody said. */
   readonly claim: ClaimVerdict | null;
+  /** What it carries beyond the basis declared, since no circuit is recorded for it; the fullest phase, in amperes. */
+  readonly uncountedA: number;
 }
 
 /** Volt drop of each charger’s own circuit at its full limit, in percent, where that is known. */
@@ -48,20 +51,16 @@ export function assessFeeders(facts: CircuitFacts, ownDrops: OwnDrops): FeederAs
   return facts.tree.nodes.filter(isFeeder).map((here) => assessFeeder(here, facts, ownDrops));
 }
 
-/** A feeder by name, or a device or switch-fuse with a cable of its own on to another board. */
-export function isFeeder(here: TreeNode): boolean {
-  if (here.node.kind === 'feeder') return true;
-  const leadsOn = here.children.some(({ node }) => node.kind === 'board');
-  return here.node.kind === 'device' && leadsOn && hasRun(here);
-}
-
 function assessFeeder(here: TreeNode, facts: CircuitFacts, ownDrops: OwnDrops): FeederAssessment {
   const { node } = here;
   const proposal = facts.survey.proposals.find(({ nodeId }) => hangsFrom(nodeOf(facts.tree, nodeId), here));
   const rungs = proposal ? rungsOf(proposal, facts) : [];
   const capacity = cableCapacity(here, facts);
   const before = facts.nodes.get(node.id)?.before;
-  const now = before ? linesOf(Object.values(before).map(({ value }) => value)) : notKnown('demand not known');
+  const more = facts.uncountedA.get(node.id);
+  const now = before
+    ? linesOf(Object.values(before).map(({ value }, at) => (value === null ? null : value + (more?.[at] ?? 0))))
+    : notKnown('demand not known');
   const drop = (current: ReturnType<typeof currentAt>): Lookup<Worked> =>
     current.ok ? dropOf(here, facts, current.value) : current;
   const dropAfter = drop(currentAt(here, facts));
@@ -85,6 +84,7 @@ function assessFeeder(here: TreeNode, facts: CircuitFacts, ownDrops: OwnDrops): 
     answers: proposal
       ? feederAnswers({ here, proposal, rungs, facts, ownDrop: ownDrops.get(proposal.id) ?? null })
       : [],
+    uncountedA: Math.max(0, ...(more ?? [])),
     claim: node.claimedRatingA === undefined ? null : judgeClaim(here, node.claimedRatingA, facts),
   };
 }

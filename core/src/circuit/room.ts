@@ -58,12 +58,13 @@ function otherDemand(node: NodeAssessment, proposal: Proposal, facts: CircuitFac
   if (limitA === null) return notKnown('the rating of the new equipment is not known');
   const on = chargerPhases(proposal, facts);
   const amperes: number[] = [];
-  for (const phase of facts.phases) {
+  const more = facts.uncountedA.get(node.id);
+  for (const [at, phase] of facts.phases.entries()) {
     const [before, after] = [node.before[phase], node.after[phase]];
     if (!after || after.value === null || after.bound === 'at-least')
       return notKnown(after?.why ?? 'the demand it carries is not known');
     const own = on.includes(phase) ? limitA : 0;
-    amperes.push(Math.max(before?.value ?? 0, after.value - own, 0));
+    amperes.push(Math.max(before?.value ?? 0, after.value - own, 0) + (more?.[at] ?? 0));
   }
   return found(amperes);
 }

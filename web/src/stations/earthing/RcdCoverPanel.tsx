@@ -35,7 +35,7 @@ export function RcdCoverPanel() {
         {rcdCover.map(({ boardId, label, state, by }) => (
           <li key={boardId}>
             <strong>{label}</strong>
-            <StateMark state={STATES[state]} words={WORDS[state]} />
+            <StateMark state={STATES[state]} words={WORDS[state]} />{' '}
             {by !== '' && <span className="quiet">{state === 'covered' ? `by ${by}` : `nothing before ${by}`}</span>}
           </li>
         ))}
