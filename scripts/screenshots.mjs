@@ -13,7 +13,7 @@ const OUT = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, size, light, job (part of its place), station, and buttons to press there. */
+/** Name, size, light, job (part of its place), station, buttons to press there, and the part to bring to the top. */
 const VIEWS = [
   ['jobs', DESK, 'paper'],
   ['place', DESK, 'paper', 'High Sett', 'place'],
@@ -21,17 +21,19 @@ const VIEWS = [
   ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
+  ['open-pen', DESK, 'paper', 'Candlemas', 'earthing', 'Break the conductor', 'Open PEN'],
   ['loads', DESK, 'paper', 'Larkrise', 'loads'],
   ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
   ['charger', DESK, 'paper', 'Larkrise', 'charger'],
+  ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
+  ['to-look', DESK, 'paper', 'High Sett', 'to-look'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Candlemas', 'pack'],
   ['history', DESK, 'paper', 'Candlemas', 'history'],
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
-  ['photo', DESK, 'paper', 'Candlemas', 'photos', 'Open photograph 1'],
   ['three-phase', DESK, 'paper', 'Candle Court', 'line-up'],
   ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
-  ['phone-cut-out', PHONE, 'daylight', 'Hollow Row', 'cut-out'],
+  ['phone-circuit', PHONE, 'daylight', 'Boathouse', 'circuit'],
 ];
 
 async function main() {
@@ -55,12 +57,11 @@ async function main() {
       timezoneId: 'Europe/London',
     });
     await page.goto('/sign-in');
-    await page.screenshot({ path: join(OUT, 'sign-in.png') });
     await page.getByLabel('E-mail address').fill('maren@fennel.example');
     await page.getByLabel('Password').fill('keen-gauge-demo');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.getByRole('heading', { name: 'Jobs' }).waitFor();
-    for (const [name, size, light, place, station, button] of VIEWS) {
+    for (const [name, size, light, place, station, button, part] of VIEWS) {
       await page.setViewportSize(size);
       await page.evaluate((chosen) => localStorage.setItem('keen-gauge-light', chosen), light);
       await page.goto('/');
@@ -74,14 +75,17 @@ async function main() {
       }
       for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
       await page.waitForLoadState('networkidle');
+      if (part) {
+        const region = page.getByRole('region', { name: new RegExp(part) });
+        await region.evaluate((element) =>
+          window.scrollTo(0, element.getBoundingClientRect().top + window.scrollY - 190),
+        );
+      }
       // Charts measure the room they have before they draw.
       if (name === 'log') await page.waitForTimeout(1500);
       await page.screenshot({ path: join(OUT, `${name}.png`) });
       console.log(`docs/screenshots/${name}.png`);
     }
-    await page.goto('/instruments');
-    await page.getByText('Calibration was due').waitFor();
-    await page.screenshot({ path: join(OUT, 'instruments.png') });
   } finally {
     await browser.close();
     await server.stop();

@@ -1,7 +1,9 @@
 import type { Assessment, NodeAssessment, PerPhase } from '../assessment';
+import type { Finding } from '../finding';
 import type { SupplyNode } from '../survey/supply';
 import type { Evidence, NodeKind, Phase } from '../survey/words';
 import type { Survey } from '../survey/survey';
+import { findingsOn } from './findings-on';
 import { phaseAt, supplyTree, type TreeNode } from '../tree/supply-tree';
 
 /** What one phase carries at a node, for its bar. */
@@ -56,7 +58,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
   const tree = supplyTree(survey);
   const assessed = new Map(assessment.nodes.map((node) => [node.id, node]));
   const counts = countsByNode(survey, tree.unplaced?.node.id);
-  const findings = findingsByNode(assessment, survey, tree.unplaced?.node.id);
+  const findings = findingsOn(survey, assessment);
   const order: { here: TreeNode; lane: number; parent: number | null; children: number[] }[] = [];
   const visit = (here: TreeNode, lane: number, parent: number | null): void => {
     const at = order.push({ here, lane, parent, children: [] }) - 1;
@@ -90,8 +92,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       cable: cableWords(node),
       loads: counts.loads.get(node.id) ?? 0,
       equipment: counts.equipment.get(node.id) ?? 0,
-      toDo: findings.get(node.id)?.toDo ?? 0,
-      toAsk: findings.get(node.id)?.toAsk ?? 0,
+      ...openCounts(findings.get(node.id)),
     };
   });
   const lanes = Math.max(0, ...rows.map(({ lane }) => lane)) + 1;
@@ -145,21 +146,7 @@ function countsByNode(
   return { loads: count(survey.loads), equipment: count(survey.proposals) };
 }
 
-function findingsByNode(
-  { findings }: Assessment,
-  survey: Survey,
-  unplaced: string | undefined,
-): Map<string, { toDo: number; toAsk: number }> {
-  // What concerns new equipment is shown on what it hangs from.
-  const hangsOn = new Map(survey.proposals.map(({ id, nodeId = unplaced }) => [id, nodeId]));
-  const counts = new Map<string, { toDo: number; toAsk: number }>();
-  for (const { subjectId, grade } of findings) {
-    if (subjectId === undefined || grade === 'note') continue;
-    const nodeId = hangsOn.get(subjectId) ?? subjectId;
-    const here = counts.get(nodeId) ?? { toDo: 0, toAsk: 0 };
-    if (grade === 'ask') here.toAsk += 1;
-    else here.toDo += 1;
-    counts.set(nodeId, here);
-  }
-  return counts;
+function openCounts(findings: readonly Finding[] = []): { toDo: number; toAsk: number } {
+  const toAsk = findings.filter(({ grade }) => grade === 'ask').length;
+  return { toAsk, toDo: findings.filter(({ grade }) => grade === 'act' || grade === 'danger').length };
 }

@@ -1,5 +1,7 @@
 import { assess } from '@keen-gauge/core/assess';
+import type { Assessment } from '@keen-gauge/core/assessment';
 import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
+import { lookList } from '@keen-gauge/core/look-list';
 import { rulePack, RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import { readSurvey } from '@keen-gauge/core/survey/read';
@@ -60,6 +62,14 @@ function freshLogId({ measurements }: Survey): string {
   for (let at = 1; ; at += 1) if (!taken.has(`log-${at}`)) return `log-${at}`;
 }
 
+/** What is left to look at and ask, by place, in the order that saves steps. */
+function stopsOf(survey: Survey, assessment: Assessment): object[] {
+  return lookList(survey, assessment).map(({ name, findings }) => ({
+    name,
+    questions: findings.map(({ id, title, remedy, subjectId }) => ({ id, title, remedy, subjectId })),
+  }));
+}
+
 async function main(): Promise<void> {
   let options;
   try {
@@ -84,7 +94,8 @@ async function main(): Promise<void> {
       fileName: basename(options.values.log ?? ''),
     });
   const assessment = assess(survey, pack);
-  process.stdout.write(`${JSON.stringify(log ? { ...assessment, log } : assessment, null, 2)}\n`);
+  const printed = { ...assessment, toLookAt: stopsOf(survey, assessment), ...(log ? { log } : {}) };
+  process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`);
 }
 
 main().catch((error: unknown) => {

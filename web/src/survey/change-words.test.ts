@@ -12,6 +12,10 @@ describe('changes in words', () => {
       'Loads: cooker 1: added cooking',
     ],
     [{ kind: 'set', path: ['loads', 'x-1', 'powerW'], from: 5 }, 'Loads: x 1: power (W): 5 → not known'],
+    [
+      { kind: 'set', path: ['earthing', 'services', 'gas', 'resistanceKOhm'], to: 23 },
+      'Earthing: bonding: gas: resistance (kΩ): not known → 23',
+    ],
     [{ kind: 'order', path: ['loads'], from: [], to: [] }, 'Loads: put in another order'],
   ] as const)('%j', (change, words) => {
     expect(changeWords(change)).toBe(words);

@@ -18,14 +18,29 @@ const NAMES: Readonly<Record<string, string>> = {
   looks: 'looked for',
   signs: 'signs',
   checks: 'checks',
+  services: 'bonding',
+  segments: 'route',
+  pen: 'open PEN',
+  rcd: 'RCD',
   marks: 'marks',
 };
 
-const UNITS: Readonly<Record<string, string>> = { Ohm: 'Ω', Mm2: 'mm²', Ma: 'mA', M: 'm' };
+const UNITS: Readonly<Record<string, string>> = {
+  MOhmPerM: 'mΩ/m',
+  KOhm: 'kΩ',
+  Ohm: 'Ω',
+  Mm2: 'mm²',
+  Ma: 'mA',
+  Mm: 'mm',
+  M: 'm',
+  C: '°C',
+  S: 's',
+  Dbm: 'dBm',
+};
 
 /** A field's name out of its key: `meterPointNumber` becomes “meter point number”, `ratingA` “rating (A)”. */
 function fieldName(key: string): string {
-  const unit = /(?<=[a-z])(A|W|VA|Ohm|Mm2|Ma|M)$/.exec(key)?.[1];
+  const unit = /(?<=[a-z])(A|W|VA|MOhmPerM|KOhm|Ohm|Mm2|Mm|Ma|M|C|S|Dbm)$/.exec(key)?.[1];
   const bare = unit ? key.slice(0, -unit.length) : key;
   const words = bare.replace(/([A-Z])/g, ' $1').toLowerCase();
   return unit ? `${words} (${UNITS[unit] ?? unit})` : words;

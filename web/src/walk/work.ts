@@ -17,6 +17,8 @@ export function workAt(station: Station, assessment: Assessment, missing: number
   }
   if (station === 'pack')
     return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
+  if (station === 'circuit' && assessment.circuits.length === 0)
+    return { open: 1, words: 'no equipment yet', danger: false };
   const here = assessment.findings.filter((finding) => finding.station === station);
   const count = (wanted: FindingGrade): number => here.filter(({ grade }) => grade === wanted).length;
   const [dangers, asks, acts] = [count('danger'), count('ask'), count('act')];

@@ -3,6 +3,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { NodeChecks } from './NodeChecks';
 import { NodeFields } from './NodeFields';
+import { NodeFindings } from './NodeFindings';
 import { NodeShape } from './NodeShape';
 import { NODE_NAMES } from '@keen-gauge/core/survey/words';
 
@@ -25,6 +26,7 @@ export function NodeEditor({
     <>
       <NodeFields node={node} />
       <NodeChecks nodeId={nodeId} />
+      <NodeFindings nodeId={nodeId} />
       <h3>Photographs</h3>
       <PhotoStrip subject="node" subjectId={nodeId} of={name} />
       <NodeShape node={node} onChosen={onChosen} />

@@ -171,6 +171,16 @@ function LoadEditor({ load }: { readonly load: Load }) {
             { value: 'cooling', label: 'When it cools' },
           ]}
         />
+        {survey.supply.nodes.some(({ sharedReason }) => sharedReason !== undefined) && (
+          <BoundNumber
+            path={[...path, 'leakageMa']}
+            label="Standing leakage, each"
+            unit="mA"
+            least={0}
+            most={1000}
+            help="Only where an RCD is shared with new equipment."
+          />
+        )}
         <BoundText
           path={[...path, 'interlock']}
           label="Interlock"
