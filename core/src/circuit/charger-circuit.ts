@@ -12,6 +12,7 @@ import { assumptionsOf, lengthOf, type Stretch } from './capacity';
 import { linesAt, type CircuitFacts } from './circuit-facts';
 import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
+import { ownDevice } from './own-device';
 import { rcdsAbove } from './rcds-above';
 import { shown, type Run, type SizeVerdict } from './size';
 import { searchSizes, type SizeSearch } from './size-search';
@@ -57,7 +58,7 @@ export interface CircuitStart {
 /** A charger that hangs on a device has that device, and that device's cable, for its circuit until told otherwise. */
 export function circuitStart(proposal: Proposal, facts: Pick<CircuitFacts, 'tree'>): CircuitStart {
   const at = nodeOf(facts.tree, proposal.nodeId);
-  const own = at?.node.kind === 'device' && at.children.length === 0 ? at.node : undefined;
+  const own = ownDevice(proposal, facts.tree)?.node;
   const cable: Cable | undefined = own?.cable;
   const segments = proposal.circuit?.segments ?? [];
   return {

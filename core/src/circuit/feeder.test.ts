@@ -138,6 +138,25 @@ describe('a feeder to an outbuilding', () => {
     expect(onCircuit.feeders[0]).toMatchObject({ uncountedA: 0 });
   });
 
+  it('a charger on a device of its own there has that device’s cable, counted once', () => {
+    const cable = { type: 'flat-twin', sizeMm2: 6, lengthM: 20, laid: 'clipped' } as const;
+    const made = boathouse(
+      { ratingA: 40, cable: { type: 'armoured', sizeMm2: 10, lengthM: 15, laid: 'buried', cpc: 'core' } },
+      4,
+      (survey) => {
+        survey.supply.nodes.push({ id: 'own', kind: 'device', fedFrom: 'boathouse', ratingA: 40, curve: 'B', cable });
+        for (const proposal of survey.proposals) {
+          proposal.nodeId = 'own';
+          delete proposal.circuit;
+        }
+      },
+    );
+    // 1.103 % on the feeder at 36 A, 2.031 % beyond at 32 A.
+    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.135, 3);
+    expect(made.feeders[0]?.answers[0]).toMatchObject({ kind: 'full-rate' });
+    expect(made.circuits[0]?.device).toEqual({ ratingA: 40, curve: 'B', taken: false });
+  });
+
   it('nothing recorded there is a question, not an empty building', () => {
     expect(boathouse({}, undefined).findings.map(({ id }) => id)).toContain('feeder-what-else');
   });

@@ -9,6 +9,7 @@ import { cableForm, cableRow } from './cable-forms';
 import { capacityOf } from './capacity';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import { found, notKnown, type Lookup } from './lookup';
+import { ownDevice } from './own-device';
 
 /** What a node between the street and a charger has to carry besides it, and the most it may. */
 export interface Rung {
@@ -134,8 +135,9 @@ export function dropOnTheWay(
   facts: CircuitFacts,
 ): Lookup<number> {
   let total = 0;
+  const device = ownDevice(proposal, facts.tree);
   for (const rung of rungs) {
-    if (!hasRun(rung.here) || rung.here === facts.tree.device) continue;
+    if (!hasRun(rung.here) || rung.here === facts.tree.device || rung.here === device) continue;
     const amperes = withCharger(rung, proposal, chargerA, facts);
     if (!amperes.ok) return amperes;
     const own = dropOf(rung.here, facts, currentOf(amperes.value, linesAt(rung.here, facts)));

@@ -67,6 +67,7 @@ function Picture({ step }: { readonly step: number }) {
   const live = step === 1;
   return (
     <svg
+      style={{ maxWidth: '36rem' }}
       viewBox="0 0 460 150"
       width="100%"
       aria-hidden
@@ -91,7 +92,8 @@ function Picture({ step }: { readonly step: number }) {
       {/* The charger's three poles, and the vehicle. */}
       <Pole x={300} y={38} open={open} />
       <Pole x={300} y={70} open={open} />
-      <path d="M330 38h40M330 70h20v24" stroke={live ? 'var(--hold)' : 'var(--ink)'} />
+      <path d="M330 38h40" stroke="var(--now)" />
+      <path d="M330 70h20v24" stroke={live ? 'var(--hold)' : 'var(--ink)'} />
       <path
         d="M346 112c-10 0-12-16 0-18l10-16h52l16 16c14 2 14 18 2 18z"
         fill={live ? 'color-mix(in srgb, var(--hold) 22%, var(--surface))' : 'var(--surface)'}
