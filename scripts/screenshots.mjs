@@ -77,9 +77,9 @@ async function main() {
       await page.waitForLoadState('networkidle');
       if (part) {
         const region = page.getByRole('region', { name: new RegExp(part) });
-        await region.evaluate((element) =>
-          window.scrollTo(0, element.getBoundingClientRect().top + window.scrollY - 190),
-        );
+        const top = await region.evaluate((element) => element.getBoundingClientRect().top);
+        await page.mouse.wheel(0, top - 190);
+        await page.waitForTimeout(400);
       }
       // Charts measure the room they have before they draw.
       if (name === 'log') await page.waitForTimeout(1500);

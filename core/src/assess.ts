@@ -22,6 +22,7 @@ import { sharedService, sharedServiceFindings } from './intake/shared-service';
 import { clampLimit, limiterVerdict } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
 import { chargerLimitA } from './management/limiter';
+import { placementFindings } from './management/placement';
 import {
   assessNodes,
   overloadFindings,
@@ -172,6 +173,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...measuredFindings(survey, measured, pack),
       ...declared.findings,
       ...chargerFindings(survey, pack, tree),
+      ...placementFindings(survey, tree, connected),
       ...unratedFindings(survey, tree, fuse),
       ...overloadFindings(nodes),
       ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, facts)),

@@ -28,7 +28,13 @@ export interface NodeAssessment {
   /** Rating less the demand after the work; the managed demand where the limiter holds. */
   readonly headroom: PerPhase;
   /** Only on nodes between the street and a clamp-managed charger: is it kept within its rating? */
-  readonly guard?: { readonly holds: boolean; readonly why: string };
+  readonly guard?: {
+    readonly holds: boolean;
+    readonly why: string;
+    /** The largest set-point of the first clamp, and fail-safe of all chargers together, that hold here; null if any does. */
+    readonly mostSetPointA: number | null;
+    readonly mostFailSafeA: number | null;
+  };
 }
 
 /** Everything reckoned from one survey with one rule pack. */

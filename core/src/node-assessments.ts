@@ -11,7 +11,7 @@ import type { Survey } from './survey/survey';
 import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import { towardsStreet, type SupplyTree } from './tree/supply-tree';
-import { figure, given, unknownFigure, written, type Figure } from './worked';
+import { exceeds, figure, given, unknownFigure, written, type Figure } from './worked';
 
 /** The demand of a list of loads on each phase. */
 export type Reckoner = (loads: readonly Connected[]) => readonly PhaseDemand[];
@@ -40,16 +40,14 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
   const [before, added, together] = [below(inputs.counted), below(inputs.proposed), below(everything)];
   // Where nothing is added the very list of before serves, and with it the demand already reckoned.
   const after = (id: string): readonly Connected[] => (added.get(id)?.length ? together : before).get(id) ?? [];
-  const charger = limit?.proposal.id;
-  const others = limit && below(everything.filter(({ id }) => id !== charger));
-  const blind =
-    limit &&
-    below(
-      everything.filter(
-        (load) => load.id !== charger && !limit.seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''),
-      ),
-    );
-  const chargerPhases = inputs.proposed.find(({ id }) => id === charger)?.phases ?? [];
+  const managed = new Map(limit?.chargers.map((each) => [each.proposal.id, each]));
+  const others = limit && below(everything.filter(({ id }) => !managed.has(id)));
+  const held = limit && below(inputs.proposed.filter(({ id }) => managed.has(id)));
+  // What each clamp cannot see, by node: loads, and chargers it is blind to.
+  const blinds = limit?.clamps.map(({ setPointA, seenNodes }) => ({
+    setPointA,
+    unseen: below(everything.filter((load) => !seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''))),
+  }));
 
   return tree.nodes.map((here) => {
     const { node } = here;
@@ -66,18 +64,32 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
       before: now,
       after: then,
     };
-    if (!limit?.seesCharger || !limit.way.has(here)) return { ...base, headroom: headroomOf(rating, then) };
+    if (!limit?.seesChargers || !limit.way.has(here)) return { ...base, headroom: headroomOf(rating, then) };
 
-    const unseen = reckoner(blind?.get(node.id) ?? []);
-    const flows = reckoner(others?.get(node.id) ?? []).map(({ phase, worked }, index): PhaseFlow => ({
-      phase,
-      other: { ...worked, label: 'Other demand' },
-      limitA: chargerPhases.includes(phase) ? limit.limitA : 0,
-      blind: { ...(unseen[index]?.worked ?? given('', 0, 'A')), label: 'Loads the clamp cannot see' },
+    const chargers = (held?.get(node.id) ?? []).flatMap(({ id, phases }) => {
+      const found = managed.get(id);
+      return found ? [{ ...found, phases }] : [];
+    });
+    const unseen = blinds?.map(({ setPointA, unseen: sets }) => ({
+      setPointA,
+      demands: reckoner(sets.get(node.id) ?? []),
     }));
-    const managed = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, limit, then[flow.phase])]));
-    const verdict = guardOf(ratingA, flows, limit, then);
-    return { ...base, managed, headroom: headroomOf(rating, verdict.holds ? managed : then), guard: verdict };
+    const flows = reckoner(others?.get(node.id) ?? []).map(({ phase, worked }, index): PhaseFlow => {
+      const on = chargers.filter(({ phases }) => phases.includes(phase));
+      return {
+        phase,
+        other: { ...worked, label: 'Other demand' },
+        limitA: on.reduce((total, { limitA }) => total + limitA, 0),
+        failSafeA: on.reduce((total, { failSafeA }) => total + failSafeA, 0),
+        clamps: (unseen ?? []).map(({ setPointA, demands }) => ({
+          setPointA,
+          blind: { ...(demands[index]?.worked ?? given('', 0, 'A')), label: 'What the clamp cannot see' },
+        })),
+      };
+    });
+    const kept = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, then[flow.phase])]));
+    const verdict = guardOf(ratingA, flows, then);
+    return { ...base, managed: kept, headroom: headroomOf(rating, verdict.holds ? kept : then), guard: verdict };
   });
 }
 
@@ -92,28 +104,49 @@ function ratingOf({ fuse }: NodeInputs, id: string, ratingA: number | undefined)
   return figure(given('Rating', ratingA, 'A'));
 }
 
-function managedFigure(flow: PhaseFlow, limit: ClampLimit, unmanaged: Figure | undefined): Figure {
+function managedFigure(flow: PhaseFlow, unmanaged: Figure | undefined): Figure {
   const label = 'MD after, managed';
   if (!unmanaged || unmanaged.value === null) return unknownFigure(label, 'A', unmanaged?.why ?? 'Not known yet.');
-  return figure(managedDemand(flow, limit.settings), unmanaged.bound, unmanaged.why, label);
+  return figure(managedDemand(flow), unmanaged.bound, unmanaged.why, label);
 }
 
 function guardOf(
   ratingA: number | null,
   flows: readonly PhaseFlow[],
-  limit: ClampLimit,
   after: PerPhase,
-): { holds: boolean; why: string } {
+): NonNullable<NodeAssessment['guard']> {
   const unknown = Object.values(after).find(({ value, bound }) => value === null || bound === 'at-least');
-  if (unknown) return { holds: false, why: unknown.why ?? 'The demand here is not known.' };
-  if (ratingA === null) return { holds: true, why: 'No rating is recorded here to hold it against.' };
-  const verdicts = flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, flow, limit.settings) }));
+  const bounds = boundsOf(ratingA, flows);
+  if (unknown) return { ...bounds, holds: false, why: unknown.why ?? 'The demand here is not known.' };
+  if (ratingA === null) return { ...bounds, holds: true, why: 'No rating is recorded here to hold it against.' };
+  const verdicts = flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, flow) }));
   const failing = verdicts.find(({ holds }) => !holds);
-  if (!failing) return { holds: true, why: 'Within its rating, clamp working or lost.' };
+  if (!failing) return { ...bounds, holds: true, why: 'Within its rating, clamp working or lost.' };
   const on = flows.length > 1 ? ` on ${failing.phase}` : '';
   return failing.overA > 0
-    ? { holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
-    : { holds: false, why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.` };
+    ? { ...bounds, holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
+    : {
+        ...bounds,
+        holds: false,
+        why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.`,
+      };
+}
+
+/** What a node allows of the settings: no set-point is too large where everything at once stays within its rating. */
+function boundsOf(
+  ratingA: number | null,
+  flows: readonly PhaseFlow[],
+): { mostSetPointA: number | null; mostFailSafeA: number | null } {
+  if (ratingA === null) return { mostSetPointA: null, mostFailSafeA: null };
+  const carrying = flows.filter(({ limitA }) => limitA > 0);
+  const setPoints = carrying
+    .filter(({ other, limitA }) => exceeds(other.value + limitA, ratingA))
+    .map(({ clamps }) => ratingA - (clamps[0]?.blind.value ?? 0));
+  const failSafes = carrying.map(({ other }) => ratingA - other.value);
+  return {
+    mostSetPointA: setPoints.length === 0 ? null : Math.min(...setPoints),
+    mostFailSafeA: failSafes.length === 0 ? null : Math.min(...failSafes),
+  };
 }
 
 /** The nodes with the neighbours' demand added where the service is shared, so that it is judged by all it carries. */

@@ -3,35 +3,68 @@ import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { below, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
-import { chargerLimitA, clampSettings, type ClampSettings } from './limiter';
+import { chargerLimitA, clampSettings } from './limiter';
 
-/** One charger kept by one clamp: where the clamp sits, what the settings are, which nodes it must protect. */
-export interface ClampLimit {
-  readonly proposal: Proposal;
-  readonly settings: ClampSettings;
-  readonly limitA: number;
-  /** From the charger's node to the street. */
-  readonly way: ReadonlySet<TreeNode>;
-  /** Ids of the nodes whose loads the clamp sees. */
+/** One clamp of the controller: what it is held to, and the nodes whose loads it sees. */
+export interface Clamp {
+  readonly node: TreeNode;
+  readonly setPointA: number;
   readonly seenNodes: ReadonlySet<string>;
-  /** A clamp that does not carry the charger's own current misleads its controller. */
-  readonly seesCharger: boolean;
 }
 
-/** The clamp limit, when exactly one charger has one and its settings are complete; otherwise null. */
+/** One charger the controller holds back. */
+export interface ManagedCharger {
+  readonly proposal: Proposal;
+  readonly limitA: number;
+  readonly failSafeA: number;
+  readonly node: TreeNode;
+}
+
+/** Chargers kept by one controller: its clamps, who gives way, and the nodes it must protect. */
+export interface ClampLimit {
+  readonly chargers: readonly ManagedCharger[];
+  readonly clamps: readonly Clamp[];
+  /** From the chargers to the street. */
+  readonly way: ReadonlySet<TreeNode>;
+  /** Every charger's own current passes through one of the clamps; one that does not misleads the controller. */
+  readonly seesChargers: boolean;
+}
+
+/**
+ * The clamp limit, when the settings of every clamped charger are complete and all of them have the same clamps: then
+ * they share what is left. Chargers on clamps of their own would each fill the same room; for those it is null.
+ */
 export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null {
   const clamped = survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp');
-  const [proposal] = clamped;
-  if (!proposal || clamped.length > 1) return null;
-  const settings = clampSettings(proposal);
-  const limitA = chargerLimitA(proposal);
-  const chargerNode = nodeOf(tree, proposal.nodeId);
-  if (!settings || 'missing' in settings || limitA === null || !chargerNode) return null;
-  const clampNode = tree.byId.get(settings.clampNodeId);
-  if (!clampNode) return null;
-  const way = new Set(towardsStreet(chargerNode));
-  const seenNodes = new Set(below(clampNode).map(({ node }) => node.id));
-  return { proposal, settings, limitA, way, seenNodes, seesCharger: way.has(clampNode) };
+  if (clamped.length === 0) return null;
+  const chargers: ManagedCharger[] = [];
+  const keys = new Set<string>();
+  let clamps: Clamp[] = [];
+  for (const proposal of clamped) {
+    const settings = clampSettings(proposal);
+    const limitA = chargerLimitA(proposal);
+    const node = nodeOf(tree, proposal.nodeId);
+    if (!settings || 'missing' in settings || limitA === null || !node) return null;
+    clamps = settings.clamps.flatMap(({ nodeId, setPointA }) => {
+      const at = tree.byId.get(nodeId);
+      return at ? [{ node: at, setPointA, seenNodes: new Set(below(at).map((each) => each.node.id)) }] : [];
+    });
+    if (clamps.length < settings.clamps.length) return null;
+    chargers.push({ proposal, limitA, failSafeA: Math.min(settings.failSafeA, limitA), node });
+    keys.add(
+      settings.clamps
+        .map(({ nodeId, setPointA }) => `${nodeId} ${setPointA}`)
+        .sort()
+        .join(', '),
+    );
+  }
+  if (keys.size > 1) return null;
+  return {
+    chargers,
+    clamps,
+    way: new Set(chargers.flatMap(({ node }) => towardsStreet(node))),
+    seesChargers: chargers.every(({ node }) => clamps.some(({ seenNodes }) => seenNodes.has(node.node.id))),
+  };
 }
 
 /** Whether the way the new equipment is limited can be relied on, at every node to the street. */
@@ -43,7 +76,7 @@ export function limiterVerdict(
   const kinds = survey.proposals.map(({ limiter }) => limiter.kind ?? 'none');
   if (kinds.includes('clamp')) {
     if (!limit) return { kind: 'clamp', holds: false, why: 'The clamp’s settings are not complete.' };
-    if (!limit.seesCharger)
+    if (!limit.seesChargers)
       return {
         kind: 'clamp',
         holds: false,

@@ -19,7 +19,7 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         field: 'proposals',
       },
     ];
-  const clamped = survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp').length;
+  const apart = clampsDiffer(survey);
   return survey.proposals.flatMap((proposal) => {
     const name = proposal.label ?? 'New charger';
     const about = { station: 'charger', subjectId: proposal.id } as const;
@@ -98,14 +98,29 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         askOf: 'surveyor',
         field: 'proposals.limiter',
       });
-    if (clamp && clamped > 1)
+    if (clamp && apart)
       findings.push({
         ...about,
         id: 'several-clamps',
         grade: 'act',
-        title: `${name}: several chargers are managed by clamp. Their sharing is not reckoned yet; the unmanaged figure is used.`,
-        remedy: 'Judge the sharing by hand, or manage one charger only.',
+        title: `${name}: chargers are managed by clamps or set-points of their own, and each would fill the same room. The unmanaged figure is used.`,
+        remedy: 'One controller with the same clamps and set-points for all of them, which share what is left.',
       });
     return findings;
   });
+}
+
+/** Whether chargers are managed by clamps that are not the same, so that no one controller shares what is left. */
+function clampsDiffer({ proposals }: Survey): boolean {
+  const clamps = proposals
+    .filter(({ limiter }) => limiter.kind === 'clamp')
+    .map(({ limiter: { clampNodeId, setPointA, moreClamps = [] } }) =>
+      [
+        `${clampNodeId ?? ''} ${setPointA ?? ''}`,
+        ...moreClamps.map((more) => `${more.nodeId ?? ''} ${more.setPointA ?? ''}`),
+      ]
+        .sort()
+        .join(', '),
+    );
+  return new Set(clamps).size > 1;
 }

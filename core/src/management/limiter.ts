@@ -13,17 +13,23 @@ export function chargerLimitA(proposal: Proposal): number | null {
 
 /** A clamp limiter with everything a guarantee needs said. */
 export interface ClampSettings {
-  readonly setPointA: number;
   readonly failSafeA: number;
-  readonly clampNodeId: string;
+  /** The first is the one at the intake, or wherever the controller's own clamp sits. */
+  readonly clamps: readonly { readonly nodeId: string; readonly setPointA: number }[];
 }
 
 /** The clamp's settings, or which of them is missing. Null when the charger has no clamp. */
 export function clampSettings(proposal: Proposal): ClampSettings | { readonly missing: string } | null {
-  const { kind, setPointA, failSafeA, clampNodeId } = proposal.limiter;
+  const { kind, setPointA, failSafeA, clampNodeId, moreClamps = [] } = proposal.limiter;
   if (kind !== 'clamp') return null;
   if (clampNodeId === undefined) return { missing: 'where the clamp sits' };
   if (setPointA === undefined) return { missing: 'the set-point' };
   if (failSafeA === undefined) return { missing: 'the fail-safe current' };
-  return { setPointA, failSafeA, clampNodeId };
+  const clamps = [{ nodeId: clampNodeId, setPointA }];
+  for (const more of moreClamps) {
+    if (more.nodeId === undefined) return { missing: 'where the second clamp sits' };
+    if (more.setPointA === undefined) return { missing: 'the set-point of the second clamp' };
+    clamps.push({ nodeId: more.nodeId, setPointA: more.setPointA });
+  }
+  return { failSafeA, clamps };
 }

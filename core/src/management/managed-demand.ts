@@ -1,38 +1,46 @@
 import { exceeds, reckon, written, type Worked } from '../worked';
-import type { ClampSettings } from './limiter';
 
-/** What flows at one node on one phase, part by part, in amperes. */
-export interface NodeFlow {
-  /** Demand of everything but the managed charger. */
-  readonly other: Worked;
-  /** The charger's own limit on this phase; 0 when it is not on it. */
-  readonly limitA: number;
-  /** Demand of the loads here that the clamp cannot see. */
+/** One clamp as it bears on a node: what the controller holds it to, and what flows at the node that it cannot see. */
+export interface ClampAtNode {
+  readonly setPointA: number;
+  /** Demand of the loads here, and limits of managed chargers here, that this clamp cannot see. */
   readonly blind: Worked;
 }
 
+/** What flows at one node on one phase, part by part, in amperes. */
+export interface NodeFlow {
+  /** Demand of everything but the managed chargers. */
+  readonly other: Worked;
+  /** The limits of the managed chargers here on this phase, added up; 0 where none is on it. */
+  readonly limitA: number;
+  /** What they drop to when a clamp or its link is lost, added up, none above its limit. */
+  readonly failSafeA: number;
+  readonly clamps: readonly ClampAtNode[];
+}
+
 /**
- * The most that can flow with the clamp working: the greater of the other demand alone, and the lesser of everything
- * at once and what the clamp allows plus what it cannot see. In amperes. Source: first principles, guide section 10.
+ * The most that can flow with the clamps working: the greater of the other demand alone, and the lesser of everything at
+ * once and what the strictest clamp allows plus what it cannot see. In amperes. Source: first principles, guide section 10.
  */
-export function managedDemand(flow: NodeFlow, clamp: ClampSettings): Worked {
-  const together = flow.other.value + flow.limitA;
-  const held = clamp.setPointA + flow.blind.value;
-  const value = Math.max(flow.other.value, Math.min(together, held));
+export function managedDemand({ other, limitA, clamps }: NodeFlow): Worked {
+  const together = other.value + limitA;
+  const held = clamps.map(({ setPointA, blind }) => setPointA + blind.value);
+  const least = Math.min(together, ...held);
+  const value = Math.max(other.value, least);
   return reckon(
     'Maximum demand, managed',
     value,
     'A',
     () => ({
       expression:
-        'greater of other demand and the lesser of (other + charger limit, set-point + loads the clamp cannot see)',
-      substituted: `greater of ${written(flow.other.value)} and lesser of (${written(together)}, ${written(held)}) = ${written(value)} A`,
+        'greater of other demand and the least of (other + charger limit, each set-point + what its clamp cannot see)',
+      substituted: `greater of ${written(other.value)} and least of (${[together, ...held].map(written).join(', ')}) = ${written(value)} A`,
     }),
-    [flow.other, flow.blind],
+    [other, ...clamps.map(({ blind }) => blind)],
   );
 }
 
-/** Whether a node is kept within its rating on one phase, clamp working and clamp lost; and if not, by how much. */
+/** Whether a node is kept within its rating on one phase, clamps working and lost; and if not, by how much. */
 export interface GuardVerdict {
   readonly holds: boolean;
   readonly overA: number;
@@ -40,9 +48,9 @@ export interface GuardVerdict {
 }
 
 /** The guarantee at one node: managed demand, and other demand with the fail-safe current, both within the rating. */
-export function guard(ratingA: number, flow: NodeFlow, clamp: ClampSettings): GuardVerdict {
-  const managedA = managedDemand(flow, clamp).value;
-  const failedA = flow.other.value + (flow.limitA === 0 ? 0 : Math.min(clamp.failSafeA, flow.limitA));
+export function guard(ratingA: number, flow: NodeFlow): GuardVerdict {
+  const managedA = managedDemand(flow).value;
+  const failedA = flow.other.value + flow.failSafeA;
   return {
     holds: !exceeds(managedA, ratingA) && !exceeds(failedA, ratingA),
     overA: Math.max(0, managedA - ratingA),

@@ -1,3 +1,4 @@
+import type { OptionKind } from '../survey/option-words';
 import type { ListBasis, LoadClass, Premises } from '../survey/words';
 import type { CircuitRules } from './circuit-rules';
 import type { EarthingRules } from './earthing-rules';
@@ -33,6 +34,13 @@ export type Allowance =
 /** Which maximum demand after the work is held against the trigger when a limiter is used. */
 export type TriggerDemand = 'unmanaged' | 'managed';
 
+/** What an option means besides the arithmetic. */
+export interface OptionTerms {
+  readonly whoMustAgree: string;
+  readonly waitWeeks: readonly [number, number];
+  readonly costBand: 'none' | 'low' | 'middle' | 'high';
+}
+
 /** Everything set from outside that an assessment depends on. Data only: a firm may override any of it. */
 export interface RulePack {
   readonly id: string;
@@ -66,6 +74,12 @@ export interface RulePack {
   readonly alwaysAsk: boolean;
   readonly askAboveEquipmentA: Ruled<number>;
   readonly leastChargingA: Ruled<number>;
+  /** How far below the bound a set-point is usually put, in amperes and in per cent. */
+  readonly kwhPerMile: Ruled<number>;
+  /** Of each option: who must agree, how many weeks it takes, and its cost band, which the firm sets. */
+  readonly optionTerms: Ruled<Readonly<Record<OptionKind, OptionTerms>>>;
+  readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
+  readonly clampErrorPercent: Ruled<number>;
   readonly earthing: EarthingRules;
   readonly circuit: CircuitRules;
   readonly noticeWithinDays: Ruled<number>;

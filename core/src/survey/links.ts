@@ -34,6 +34,10 @@ export function linkFaults(survey: Survey): Fault[] {
     ...survey.proposals.flatMap((proposal, index) => [
       ...danglingFault(`$.proposals[${index}].nodeId`, proposal.nodeId, nodeIds),
       ...danglingFault(`$.proposals[${index}].limiter.clampNodeId`, proposal.limiter.clampNodeId, nodeIds),
+      ...repeatedIds(`$.proposals[${index}].limiter.moreClamps`, proposal.limiter.moreClamps ?? []),
+      ...(proposal.limiter.moreClamps ?? []).flatMap(({ nodeId }, at) =>
+        danglingFault(`$.proposals[${index}].limiter.moreClamps[${at}].nodeId`, nodeId, nodeIds),
+      ),
     ]),
   ];
 }

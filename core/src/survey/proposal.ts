@@ -1,17 +1,41 @@
 import { NewCircuit } from './circuit';
-import { Count, Id, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
 import {
   ANSWERS,
+  CLAMP_CONDUCTORS,
   LIMITER_KINDS,
   OPEN_PEN_METHODS,
   PARKING,
   PHASES,
   type Answer,
+  type ClampConductor,
   type LimiterKind,
   type LoadPhase,
   type OpenPenMethod,
   type Parking,
+  type Phase,
 } from './words';
+
+/** One more clamp of the same controller: on a feeder as well as at the intake. */
+export class MoreClamp {
+  @Id() id: string;
+  @Reference() nodeId?: string;
+  @Quantity('A', 0, 3000) setPointA?: number;
+}
+
+/** How the clamp was, or is to be, put on its conductor. */
+export class ClampFit {
+  @OneOf(CLAMP_CONDUCTORS) conductor?: ClampConductor;
+  /** Does its arrow point along the current, from the street to the house? */
+  @OneOf(ANSWERS) arrowAlong?: Answer;
+  @OneOf(['L1', 'L2', 'L3']) phase?: Phase;
+  /** Would it sit inside equipment that is sealed, or the operator's? */
+  @OneOf(ANSWERS) insideSealed?: Answer;
+  /** Is there generation or a battery whose power passes it? Export then reads negative. */
+  @OneOf(ANSWERS) seesExport?: Answer;
+  /** Can the controller tell export from import? */
+  @OneOf(ANSWERS) signedReading?: Answer;
+}
 
 /** How a charger is kept inside the supply. */
 export class Limiter {
@@ -24,6 +48,8 @@ export class Limiter {
   @Quantity('A', 0, 1000) failSafeA?: number;
   /** Clamp: the node on whose incoming conductor it sits. */
   @Reference() clampNodeId?: string;
+  @ListOf(() => MoreClamp, 4) moreClamps?: MoreClamp[];
+  @Part(() => ClampFit) fit?: ClampFit;
 }
 
 /** New equipment to be connected. */

@@ -51,7 +51,7 @@ function isTopList(part: string): part is (typeof TOP_LISTS)[number] {
   return (TOP_LISTS as readonly string[]).includes(part);
 }
 
-const PARTS: readonly string[] = Object.keys(new Survey()).concat('notes');
+const PARTS: readonly string[] = Object.keys(new Survey()).concat('notes', 'driver', 'choice');
 
 function isPart(name: string | undefined): name is string {
   return name !== undefined && PARTS.includes(name) && name !== 'format' && name !== 'version';

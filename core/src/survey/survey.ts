@@ -1,4 +1,5 @@
 import { Equals } from 'class-validator';
+import { Driver, OptionChoice } from './driver';
 import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
 import { Intake } from './intake';
@@ -40,6 +41,8 @@ export class Survey {
   @ListOf(() => Load, 500) loads: Load[] = [];
   @Part(() => Declaration) declaration: Declaration = new Declaration();
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
+  @Part(() => Driver) driver?: Driver;
+  @Part(() => OptionChoice) choice?: OptionChoice;
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
   @Text(5000) notes?: string;
 }

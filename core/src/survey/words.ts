@@ -173,6 +173,9 @@ export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 export const LIMITER_KINDS = ['none', 'fixed', 'clamp'] as const;
 export type LimiterKind = (typeof LIMITER_KINDS)[number];
 
+export const CLAMP_CONDUCTORS = ['line', 'neutral'] as const;
+export type ClampConductor = (typeof CLAMP_CONDUCTORS)[number];
+
 export const PARKING = ['outdoors', 'indoors-only'] as const;
 export type Parking = (typeof PARKING)[number];
 

@@ -120,9 +120,15 @@ function rehung(survey: Survey, to: (id: string) => string | undefined): Survey 
     loads: survey.loads.map(led),
     readings: survey.readings.map(led),
     proposals: survey.proposals.map((proposal) => {
-      const { clampNodeId, ...limiter } = proposal.limiter;
+      const { clampNodeId, moreClamps, ...limiter } = proposal.limiter;
       const stays = clampNodeId !== undefined && present.has(clampNodeId);
-      return led({ ...proposal, limiter: stays ? proposal.limiter : limiter });
+      const more = moreClamps?.map(({ nodeId, ...clamp }) =>
+        nodeId !== undefined && present.has(nodeId) ? { ...clamp, nodeId } : clamp,
+      );
+      return led({
+        ...proposal,
+        limiter: { ...limiter, ...(stays ? { clampNodeId } : {}), ...(more ? { moreClamps: more } : {}) },
+      });
     }),
   });
 }

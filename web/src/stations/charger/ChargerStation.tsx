@@ -4,6 +4,7 @@ import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
+import { OptionsPanel } from './OptionsPanel';
 import { ProposalPanel } from './ProposalPanel';
 
 /** What is to be connected, and how it is kept inside the supply. */
@@ -38,6 +39,7 @@ export function ChargerStation() {
           </Button>
         </div>
       )}
+      {survey.proposals.length > 0 && <OptionsPanel />}
     </StationFrame>
   );
 }

@@ -1,22 +1,20 @@
-import { NODE_NAMES } from '@keen-gauge/core/survey/words';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Trash2 } from 'lucide-react';
 import { BareButton } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
-import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
 import { placesToHang } from '../places';
+import { ClampPanel } from './ClampPanel';
+import { GuardPanel } from './GuardPanel';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, pack } = useSurvey();
   const set = useSet();
   const path = ['proposals', proposal.id];
-  const nodes = survey.supply.nodes.map(({ id, label, kind }) => ({ value: id, label: label ?? NODE_NAMES[kind] }));
   const places = placesToHang(survey);
-  const { limiter } = assessment.demand;
   const { kind } = proposal.limiter;
   const least = pack.leastChargingA.value;
   return (
@@ -82,44 +80,9 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
             help={`Never under ${least} A.`}
           />
         )}
-        {kind === 'clamp' && (
-          <>
-            <FieldGrid>
-              <BoundNumber
-                path={[...path, 'limiter', 'setPointA']}
-                label="Set-point"
-                unit="A"
-                least={0}
-                most={3000}
-                help="Usually a margin below the fuse: clamps and meters err."
-              />
-              <BoundNumber
-                path={[...path, 'limiter', 'failSafeA']}
-                label="Fail-safe current"
-                unit="A"
-                least={0}
-                most={1000}
-                usual={[0, 6, 10, 16]}
-                help="What it drops to when the clamp or its link is lost; 0 stops it."
-              />
-              <Select
-                label="Clamp on the conductor into"
-                value={proposal.limiter.clampNodeId}
-                options={nodes}
-                onChange={(next) => {
-                  set([...path, 'limiter', 'clampNodeId'], next);
-                }}
-              />
-            </FieldGrid>
-            <p role="status">
-              <strong style={{ color: limiter.holds ? 'var(--fit)' : 'var(--hold)' }}>
-                {limiter.holds ? 'The limiter holds. ' : 'The limiter does not hold. '}
-              </strong>
-              {limiter.why}
-            </p>
-          </>
-        )}
+        {kind === 'clamp' && <ClampPanel proposal={proposal} />}
       </Panel>
+      <GuardPanel proposal={proposal} />
       <Panel aria-label={`What the operator asks about ${proposal.label ?? 'it'}`}>
         <h2>What the operator asks</h2>
         <BoundAnswer path={[...path, 'typeTested']} label="On the type-tested register?" />

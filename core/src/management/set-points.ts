@@ -1,0 +1,58 @@
+import type { Assessment, NodeAssessment } from '../assessment';
+import type { RulePack } from '../rules/rule-pack';
+
+/** What the nodes on the way allow of a clamp’s settings, in whole amperes. */
+export interface SettingBounds {
+  /** The largest set-point of the first clamp at which every node holds; null where nothing sets one. */
+  readonly setPointA: number | null;
+  readonly setBy: string | null;
+  /** Two schools: at that bound, and a margin below it; the pack’s margins in amperes and in per cent. */
+  readonly withMarginA: number | null;
+  readonly withMarginPercentA: number | null;
+  /** What a clamp that reads low by the pack’s error lets through at that bound. */
+  readonly withErrorA: number | null;
+  /** The largest fail-safe for each charger; 0 stops it. Negative demand of it is never offered. */
+  readonly failSafeA: number | null;
+  readonly failSafeBy: string | null;
+}
+
+/** The settings the nodes allow: the least over all nodes on the way, rounded down. Null where no clamp is reckoned. */
+export function settingBounds(
+  { nodes }: Pick<Assessment, 'nodes'>,
+  chargers: number,
+  pack: RulePack,
+): SettingBounds | null {
+  const guarded = nodes.filter(({ guard }) => guard !== undefined);
+  if (guarded.length === 0 || chargers === 0) return null;
+  const setBy = leastBy(guarded, ({ guard }) => guard?.mostSetPointA ?? null);
+  const failBy = leastBy(guarded, ({ guard }) => guard?.mostFailSafeA ?? null);
+  const setPointA = setBy ? Math.floor(setBy.value + 1e-6) : null;
+  const { amperes, percent } = pack.setPointMargin.value;
+  const error = pack.clampErrorPercent.value / 100;
+  return {
+    setPointA,
+    setBy: setBy?.label ?? null,
+    withMarginA: setPointA === null ? null : Math.max(0, setPointA - amperes),
+    withMarginPercentA: setPointA === null ? null : Math.floor(setPointA * (1 - percent / 100) + 1e-6),
+    withErrorA: setPointA === null ? null : setPointA / (1 - error),
+    failSafeA: failBy ? Math.max(0, Math.floor(failBy.value / chargers + 1e-6)) : null,
+    failSafeBy: failBy?.label ?? null,
+  };
+}
+
+function leastBy(
+  nodes: readonly NodeAssessment[],
+  of: (node: NodeAssessment) => number | null,
+): { readonly value: number; readonly label: string } | null {
+  let least: { value: number; label: string } | null = null;
+  for (const node of nodes) {
+    const value = of(node);
+    if (value !== null && (least === null || value < least.value)) least = { value, label: node.label };
+  }
+  return least;
+}
+
+/** The largest of a charger’s own steps that is not above a current; null where even the least is. */
+export function stepAtMost(amperes: number, steps: readonly number[]): number | null {
+  return [...steps].sort((a, b) => b - a).find((step) => step <= amperes + 1e-6) ?? null;
+}

@@ -1,0 +1,297 @@
+/** What can be done, each option reckoned as a survey of its own by the same assessment as everything else. */
+import { assess } from '../assess';
+import type { Assessment } from '../assessment';
+import { settingBounds } from '../management/set-points';
+import type { RulePack } from '../rules/rule-pack';
+import type { OptionKind, Priority } from '../survey/option-words';
+import type { Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import { nodeOf } from '../tree/sets-below';
+import { supplyTree, towardsStreet } from '../tree/supply-tree';
+import { written } from '../worked';
+import { chargingTime, type ChargingTime } from './charging-time';
+
+/** One option, compared in one view with the others. */
+export interface Option {
+  readonly kind: OptionKind;
+  readonly title: string;
+  /** Null where something unknown decides it. */
+  readonly holds: boolean | null;
+  readonly why: string;
+  /** The node with least left under this option. */
+  readonly weakest: string | null;
+  readonly route: Assessment['route']['way'];
+  /** For each charger at its least when everything else runs, and at its most. */
+  readonly charging: ChargingTime | null;
+  readonly whoMustAgree: string;
+  /** Weeks, from and to. */
+  readonly waitWeeks: readonly [number, number];
+  readonly costBand: string;
+  readonly cautions: readonly string[];
+  /** The survey under this option, to be taken over when it is chosen. */
+  readonly survey: Survey;
+}
+
+interface Draft {
+  readonly kind: OptionKind;
+  readonly title: string;
+  readonly survey: Survey;
+  readonly chargingA: number | null;
+  readonly cautions: readonly string[];
+}
+
+/** Every option for the equipment proposed, those that hold first, then by what the customer cares about most. */
+export function options(survey: Survey, pack: RulePack): Option[] {
+  const [first] = survey.proposals;
+  if (!first || survey.proposals.some(({ ratedA }) => ratedA === undefined)) return [];
+  const drafts = [
+    fullRate(survey),
+    fixedLimit(survey, pack),
+    managed(survey, pack),
+    fuseUpgrade(survey, pack),
+    unLoop(survey),
+    threePhase(survey),
+    fewerChargers(survey),
+  ].filter((each) => each !== null);
+  const made = drafts.map((draft) => judged(draft, first, pack));
+  return made.sort((a, b) => rank(a, survey.driver?.priority) - rank(b, survey.driver?.priority));
+}
+
+/** Why the first is first, in a sentence. */
+export function whyFirst(found: readonly Option[], priority: Priority | undefined): string {
+  const [first] = found;
+  if (!first) return '';
+  if (first.holds !== true) return 'None of them is shown to hold yet; the first has least standing in its way.';
+  const by = {
+    soonest: 'the shortest wait',
+    cheapest: 'the lowest cost',
+    'fastest-charging': 'the fastest charging',
+  } as const;
+  return priority === undefined
+    ? `“${first.title}” holds at every node, charges at a useful rate and keeps nobody waiting long; say what matters most to change the order.`
+    : `“${first.title}” is first because it holds at every node with ${by[priority]}.`;
+}
+
+function withLimiter(survey: Survey, limiter: (proposal: Proposal) => Proposal['limiter']): Survey {
+  return { ...survey, proposals: survey.proposals.map((each) => ({ ...each, limiter: limiter(each) })) };
+}
+
+function fullRate(survey: Survey): Draft {
+  return {
+    kind: 'full-rate',
+    title: 'Full rate',
+    survey: withLimiter(survey, () => ({ kind: 'none' })),
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: [],
+  };
+}
+
+/** The largest usual setting at which nothing is over; the least of them where none holds. */
+function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
+  const most = Math.max(...survey.proposals.map(({ ratedA }) => ratedA ?? 0));
+  const steps = pack.circuit.settingsA.value.filter((step) => step < most);
+  const at = (fixedA: number): Survey => withLimiter(survey, () => ({ kind: 'fixed', fixedA }));
+  let best = steps.at(-1);
+  if (best === undefined) return null;
+  // The settings are in order and what holds at one holds at every lower one: halve the way between.
+  let [low, high] = [0, steps.length - 1];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    const step = steps[middle];
+    if (step !== undefined && holdsUnder(assess(at(step), pack)).holds === true) high = middle;
+    else low = middle + 1;
+  }
+  best = steps[low] ?? best;
+  return {
+    kind: 'fixed-limit',
+    title: `Held to ${best} A`,
+    survey: at(best),
+    chargingA: best,
+    cautions: ['The setting is sealed or locked by whoever sets it; the next owner has to know of it.'],
+  };
+}
+
+/** A clamp after the meter, before any split, at the largest set-point that holds less the pack’s margin. */
+function managed(survey: Survey, pack: RulePack): Draft | null {
+  const tree = supplyTree(survey);
+  const charger = nodeOf(tree, survey.proposals[0]?.nodeId);
+  const way = towardsStreet(charger);
+  const meter = way.findIndex(({ node }) => node.kind === 'meter');
+  const clampNodeId = survey.proposals[0]?.limiter.clampNodeId ?? (meter > 0 ? way[meter - 1] : way.at(-1))?.node.id;
+  if (clampNodeId === undefined) return null;
+  const { device } = tree;
+  const first = withLimiter(survey, ({ limiter }) =>
+    limiter.kind === 'clamp'
+      ? limiter
+      : { kind: 'clamp', clampNodeId, setPointA: device?.node.ratingA ?? pack.fallbackFuseA.value, failSafeA: 6 },
+  );
+  const bounds = settingBounds(assess(first, pack), survey.proposals.length, pack);
+  const setPointA = bounds?.withMarginA ?? undefined;
+  const failSafe = bounds?.failSafeA ?? 0;
+  const failSafeA = failSafe >= pack.leastChargingA.value ? pack.leastChargingA.value : 0;
+  const made = withLimiter(first, ({ limiter }) => ({
+    ...limiter,
+    ...(setPointA === undefined ? {} : { setPointA }),
+    failSafeA,
+  }));
+  return {
+    kind: 'managed',
+    title: setPointA === undefined ? 'Managed by clamp' : `Managed by clamp at ${setPointA} A`,
+    survey: made,
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: [
+      'Charging gives way to the house, and pauses when less than 6 A is left.',
+      ...(pack.acceptsLimiting ? [] : ['This operator does not accept limiting in place of a larger fuse.']),
+    ],
+  };
+}
+
+/** The next usual fuse up; it is the operator’s to give, and what stands behind it has to suit it. */
+function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
+  const tree = supplyTree(survey);
+  const { device } = tree;
+  const present = device?.node.ratingA ?? pack.fallbackFuseA.value;
+  const next = [60, 80, 100].find((size) => size > present);
+  if (!device || next === undefined || device.node.kind !== 'cut-out') return null;
+  return {
+    kind: 'fuse-upgrade',
+    title: `Fuse upgraded to ${next} A`,
+    survey: {
+      ...withLimiter(survey, () => ({ kind: 'none' })),
+      supply: {
+        ...survey.supply,
+        nodes: survey.supply.nodes.map((node) =>
+          node.id === device.node.id ? { ...node, ratingA: next, evidence: 'attended' as const } : node,
+        ),
+      },
+      request: { ...survey.request, fuseUpgrade: true },
+    },
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: [
+      'Meter, isolator, tails and main switch have to suit the larger fuse.',
+      'The service and the street decide: the operator may refuse.',
+    ],
+  };
+}
+
+function unLoop(survey: Survey): Draft | null {
+  const { status } = survey.intake.loop;
+  if (status === 'not-looped' && survey.intake.loop.evidence !== 'signs-only') return null;
+  return {
+    kind: 'un-loop',
+    title: 'Un-looped first, then full rate',
+    survey: {
+      ...withLimiter(survey, () => ({ kind: 'none' })),
+      intake: { ...survey.intake, loop: { status: 'not-looped', evidence: 'operator-record' } },
+    },
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: ['A road or drive may be dug.'],
+  };
+}
+
+/** Three phases of the present fuse: what is there stays on the first, the new equipment goes on the second. */
+function threePhase(survey: Survey): Draft | null {
+  if (survey.supply.phases === 3) return null;
+  return {
+    kind: 'three-phase',
+    title: 'Three-phase supply',
+    survey: {
+      ...withLimiter(survey, () => ({ kind: 'none' })),
+      supply: { ...survey.supply, phases: 3 },
+      loads: survey.loads.map((load) => ({ ...load, phase: 'L1' as const })),
+      proposals: survey.proposals.map((each, at) => ({
+        ...each,
+        limiter: { kind: 'none' as const },
+        phases: 1 as const,
+        phase: at % 2 === 0 ? ('L2' as const) : ('L3' as const),
+      })),
+      request: { ...survey.request, newPhases: true },
+    },
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: ['A new service, meter and board; the present loads are taken to stay on one phase.'],
+  };
+}
+
+function fewerChargers(survey: Survey): Draft | null {
+  if (survey.proposals.length < 2) return null;
+  return {
+    kind: 'fewer-chargers',
+    title: 'One charger, shared',
+    survey: { ...survey, proposals: survey.proposals.slice(0, 1) },
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: ['Drivers take turns.'],
+  };
+}
+
+interface Holding {
+  readonly holds: boolean | null;
+  readonly why: string;
+}
+
+/** Whether an assessment has nothing over its rating and no cable on the way that fails; null where that is not known. */
+export function holdsUnder({ nodes, demand, findings, supply }: Assessment): Holding {
+  if (demand.limiter.kind === 'clamp') {
+    if (!demand.limiter.holds) return { holds: false, why: demand.limiter.why };
+  } else {
+    const over = nodes.find(({ headroom }) =>
+      Object.values(headroom).some(({ value }) => value !== null && value < -1e-6),
+    );
+    if (over) {
+      const worst = Math.min(...Object.values(over.headroom).map(({ value }) => value ?? 0));
+      return { holds: false, why: `${over.label}: ${written(-worst)} A over its rating.` };
+    }
+  }
+  const cable = findings.find(
+    ({ id, grade }) => grade === 'act' && (id.startsWith('feeder-') || id.startsWith('cable-fails')),
+  );
+  if (cable) return { holds: false, why: cable.title };
+  const open = Object.values(demand.afterUnmanaged).find(({ value, bound }) => value === null || bound === 'at-least');
+  if (open) return { holds: null, why: open.why ?? 'The demand is not known.' };
+  if (!supply.ratingEstablished)
+    return { holds: null, why: 'With the fallback fuse; the real rating is not established.' };
+  return { holds: true, why: 'Every node between the street and the charger stays within its rating.' };
+}
+
+function judged(draft: Draft, first: Proposal, pack: RulePack): Option {
+  const assessment = assess(draft.survey, pack);
+  const { holds, why } = holdsUnder(assessment);
+  const terms = pack.optionTerms.value[draft.kind];
+  const weakest = assessment.nodes.find(({ id }) => id === assessment.weakest?.nodeId);
+  return {
+    kind: draft.kind,
+    title: draft.title,
+    holds,
+    why,
+    weakest: weakest && assessment.weakest ? weakestWords(weakest.label, assessment.weakest.headroomA) : null,
+    route: assessment.route.way,
+    charging:
+      draft.chargingA === null ? null : chargingTime(draft.survey.driver, draft.chargingA, first.phases ?? 1, pack),
+    whoMustAgree: terms.whoMustAgree,
+    waitWeeks: terms.waitWeeks,
+    costBand: terms.costBand,
+    cautions: draft.cautions,
+    survey: draft.survey,
+  };
+}
+
+function weakestWords(label: string, headroomA: number): string {
+  return `${label}, ${written(Math.abs(headroomA))} A ${headroomA < -1e-6 ? 'over' : 'left'}`;
+}
+
+/** Under this a night hardly fills a battery: put behind what charges faster until the customer says what matters. */
+const SLOW_KW = 3.6;
+
+const BANDS: readonly string[] = ['none', 'low', 'middle', 'high'];
+
+/** Those that hold before those not known before those that do not; then by wait, cost or charging power, least work last. */
+function rank(option: Option, priority: Priority | undefined): number {
+  const state = option.holds === true ? 0 : option.holds === null ? 1000 : 2000;
+  const wait = option.waitWeeks[1];
+  const cost = BANDS.indexOf(option.costBand);
+  const slow = 50 - (option.charging?.powerKw ?? 0);
+  const short = option.charging?.enough === false ? 200 : 0;
+  if (priority === 'cheapest') return state + short + cost * 60 + wait;
+  if (priority === 'fastest-charging') return state + slow * 6 + wait / 10 + cost;
+  const dull = priority === undefined && (option.charging?.powerKw ?? 0) < SLOW_KW ? 20 : 0;
+  return state + short + dull + wait * 4 + cost + slow / 50;
+}

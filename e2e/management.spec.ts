@@ -1,0 +1,65 @@
+import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+
+test('a clamp put on the wrong side of a split is told, moved, set, and an option is chosen', async ({ page }) => {
+  test.slow();
+  await signIn(page, 'isla');
+  await newJob(page, '4 Split Lane');
+  await goTo(page, 'Line-up');
+  await page.getByRole('button', { name: /^Two boards/ }).click();
+  await goTo(page, 'Intake and cut-out');
+  await page.getByRole('button', { name: 'Fuse rating, each phase: 80 A' }).click();
+  await choose(page, 'How is the rating known?', 'Label');
+  await goTo(page, 'Loads');
+  await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
+  await goTo(page, 'New charger');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
+  await choose(page, 'Phases', 'Single-phase');
+  await page.getByRole('button', { name: /Fed from$/ }).click();
+  await page.getByRole('option', { name: 'House board' }).click();
+
+  // 67.1 + 32 A on 80 A: full rate is 19.1 A over, 10 A fits.
+  const guards = page.getByRole('region', { name: /^Guards/ });
+  await expect(guards.getByRole('row', { name: /^Cut-out 80 A/ })).toContainText('19.1 over');
+  const listed = page.getByRole('region', { name: 'Options', exact: true });
+  await expect(listed.getByRole('heading', { name: /Held to 10 A/ })).toBeVisible();
+
+  // The clamp beyond the split, on the other board: it misleads its controller.
+  await choose(page, 'How is it kept inside the supply?', 'Clamp management');
+  const place = page.getByRole('radiogroup', { name: 'Where the clamp sits' });
+  await place.getByRole('radio', { name: /^Second board/ }).check({ force: true });
+  await expect(place.getByRole('radio', { name: /^House board/ })).toHaveAccessibleName(/blind to it/);
+  await page.getByLabel('Set-point').fill('80');
+  await page.getByRole('button', { name: 'Fail-safe current: 16 A' }).click();
+  const openHere = page.getByRole('region', { name: 'Still open here' });
+  await expect(openHere).toContainText('does not carry Vehicle charger’s own current');
+
+  // Moved with the keyboard to before the split: the fail-safe is still too high.
+  await place.getByRole('radio', { name: /^Second board/ }).focus();
+  for (let at = 0; at < 3; at += 1) await page.keyboard.press('ArrowUp');
+  await expect(place.getByRole('radio', { name: /^Isolator|^Split block|^House board/, checked: true })).toBeVisible();
+  await place.getByRole('radio', { name: /^Isolator/ }).check({ force: true });
+  await expect(place.getByRole('radio', { name: /^Second board/ })).toHaveAccessibleName(/seen/);
+  await expect(openHere).not.toContainText('own current');
+  await expect(page.getByText('The limiter does not hold.')).toBeVisible();
+  await page.getByRole('button', { name: 'Fail-safe 10 A' }).click();
+  await expect(page.getByText('The limiter holds.')).toBeVisible();
+  await page.getByRole('button', { name: /^10 A below: 70 A/ }).click();
+  await choose(page, 'On which conductor?', 'Line');
+  await choose(page, 'Does its arrow point along the current, street to house?', 'No');
+  await expect(openHere).toContainText('it reads what comes in as going out');
+  await choose(page, 'Does its arrow point along the current, street to house?', 'Yes');
+  await expect(openHere).not.toContainText('it reads what comes in as going out');
+
+  // What matters most orders the options; the one chosen is taken over, with who.
+  await page.getByRole('button', { name: 'Miles a day: 40 miles' }).click();
+  await choose(page, 'What matters most to the customer?', 'Charging fast');
+  await expect(listed.getByRole('listitem').first()).toContainText('Managed by clamp at 70 A');
+  await choose(page, 'What matters most to the customer?', 'Having it soon');
+  await listed.getByRole('button', { name: 'Choose: Held to 10 A' }).click();
+  await expect(listed.getByLabel('Chosen by')).toHaveValue(/Isla/);
+  await expect(page.getByLabel('Held to', { exact: true })).toHaveValue('10');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('The limiter holds.')).toBeVisible();
+  await saved(page);
+});

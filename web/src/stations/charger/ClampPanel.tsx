@@ -1,0 +1,171 @@
+import { settingBounds, stepAtMost, type SettingBounds } from '@keen-gauge/core/management/set-points';
+import type { Proposal } from '@keen-gauge/core/survey/proposal';
+import { Plus, Trash2 } from 'lucide-react';
+import { BareButton, Button } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Row, Stack } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { BoundAnswer, BoundChoice, BoundNumber, freshId } from '../bound';
+import { ClampPlace } from './ClampPlace';
+
+/** Clamp management: where the clamps sit, what they are held to, what happens when one is lost. */
+export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
+  const { survey, assessment, pack } = useSurvey();
+  const set = useSet();
+  const path = ['proposals', proposal.id, 'limiter'];
+  const { limiter } = assessment.demand;
+  const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
+  const bounds = settingBounds(assessment, chargers, pack);
+  const more = proposal.limiter.moreClamps ?? [];
+  return (
+    <Stack>
+      <ClampPlace
+        label="Where the clamp sits"
+        value={proposal.limiter.clampNodeId}
+        onChange={(next) => {
+          set([...path, 'clampNodeId'], next);
+        }}
+      />
+      <FieldGrid>
+        <BoundNumber
+          path={[...path, 'setPointA']}
+          label="Set-point"
+          unit="A"
+          least={0}
+          most={3000}
+          help="Usually a margin below the fuse: clamps and meters err."
+        />
+        <BoundNumber
+          path={[...path, 'failSafeA']}
+          label="Fail-safe current"
+          unit="A"
+          least={0}
+          most={1000}
+          usual={[0, 6, 10, 16]}
+          help="What it drops to when the clamp or its link is lost; 0 stops it."
+        />
+      </FieldGrid>
+      {bounds && <Suggestions bounds={bounds} proposal={proposal} />}
+      {more.map((clamp, at) => (
+        <Stack key={clamp.id} as="section" aria-label={`Clamp ${at + 2}`}>
+          <Row style={{ justifyContent: 'space-between' }}>
+            <h3>Clamp {at + 2}</h3>
+            <BareButton
+              aria-label={`Remove clamp ${at + 2}`}
+              onPress={() => {
+                set([...path, 'moreClamps', clamp.id], undefined);
+              }}
+            >
+              <Trash2 size={18} aria-hidden />
+            </BareButton>
+          </Row>
+          <ClampPlace
+            label={`Where clamp ${at + 2} sits`}
+            value={clamp.nodeId}
+            onChange={(next) => {
+              set([...path, 'moreClamps', clamp.id, 'nodeId'], next);
+            }}
+          />
+          <BoundNumber
+            path={[...path, 'moreClamps', clamp.id, 'setPointA']}
+            label={`Set-point of clamp ${at + 2}`}
+            unit="A"
+            least={0}
+            most={3000}
+          />
+        </Stack>
+      ))}
+      <div>
+        <Button
+          onPress={() => {
+            const id = freshId('clamp');
+            set([...path, 'moreClamps', id], { id });
+          }}
+        >
+          <Plus size={18} aria-hidden /> Add a clamp on a feeder
+        </Button>
+      </div>
+      <p role="status">
+        <StateMark
+          state={limiter.holds ? 'holds' : 'fails'}
+          words={limiter.holds ? 'The limiter holds.' : 'The limiter does not hold.'}
+        />{' '}
+        {limiter.why}
+      </p>
+      <h3>How the clamp is put on</h3>
+      <BoundChoice
+        path={[...path, 'fit', 'conductor']}
+        label="On which conductor?"
+        tile="9rem"
+        options={[
+          { value: 'line', label: 'Line' },
+          { value: 'neutral', label: 'Neutral', note: 'Works with its arrow reversed' },
+        ]}
+      />
+      {survey.supply.phases === 3 && (
+        <BoundChoice
+          path={[...path, 'fit', 'phase']}
+          label="One clamp alone: on which phase?"
+          tile="5rem"
+          options={(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value }))}
+        />
+      )}
+      <BoundAnswer
+        path={[...path, 'fit', 'arrowAlong']}
+        label="Does its arrow point along the current, street to house?"
+      />
+      <BoundAnswer path={[...path, 'fit', 'insideSealed']} label="Would it sit inside sealed equipment?" />
+      <BoundAnswer path={[...path, 'fit', 'seesExport']} label="Does generation or a battery send power past it?" />
+      {proposal.limiter.fit?.seesExport === 'yes' && (
+        <BoundAnswer path={[...path, 'fit', 'signedReading']} label="Can its controller tell export from import?" />
+      )}
+    </Stack>
+  );
+}
+
+/** What the nodes allow, in both schools, one tap each; and what a clamp that errs would let through. */
+function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; readonly proposal: Proposal }) {
+  const { pack } = useSurvey();
+  const set = useSet();
+  const path = ['proposals', proposal.id, 'limiter'];
+  const { setPointA, setBy, withMarginA, withMarginPercentA, withErrorA, failSafeA, failSafeBy } = bounds;
+  const { amperes, percent } = pack.setPointMargin.value;
+  const step = failSafeA === null ? null : stepAtMost(failSafeA, [...pack.circuit.settingsA.value, 0]);
+  const take = (field: string, value: number, words: string) => (
+    <Button
+      onPress={() => {
+        set([...path, field], value);
+      }}
+    >
+      {words}
+    </Button>
+  );
+  return (
+    <Stack style={{ '--gap': '0.5rem' }}>
+      {setPointA === null || withMarginA === null || withMarginPercentA === null ? (
+        <p className="quiet">No node needs a set-point: everything at once stays within every rating.</p>
+      ) : (
+        <>
+          <p>
+            The largest set-point that holds is <strong className="figures">{setPointA} A</strong>, set by {setBy}. A
+            clamp that reads {pack.clampErrorPercent.value} % low would let it become {withErrorA?.toFixed(1)} A.
+          </p>
+          <Row>
+            {take('setPointA', withMarginA, `${amperes} A below: ${withMarginA} A`)}
+            {take('setPointA', withMarginPercentA, `${percent} % below: ${withMarginPercentA} A`)}
+            {take('setPointA', setPointA, `At the bound: ${setPointA} A`)}
+          </Row>
+        </>
+      )}
+      {failSafeA !== null && step !== null && (
+        <>
+          <p>
+            The largest fail-safe that holds is <strong className="figures">{failSafeA} A</strong>, set by {failSafeBy}.
+          </p>
+          <Row>{take('failSafeA', step, step === 0 ? 'Stop when it is lost' : `Fail-safe ${step} A`)}</Row>
+        </>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,205 @@
+import { options, whyFirst, type Option } from '@keen-gauge/core/options/options';
+import { whatWouldChange, type Outcome } from '@keen-gauge/core/options/what-would-change';
+import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
+import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/option-words';
+import { useDeferredValue, useMemo } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Panel } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useSurvey } from '../../survey/SurveyContext';
+import { BoundChoice, BoundNumber, BoundText } from '../bound';
+
+const Cards = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.7rem;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 17.5rem), 1fr));
+`;
+
+const Card = styled.li`
+  border: 1.5px solid var(--line);
+  border-radius: var(--corner);
+  padding: 0.7rem 0.8rem;
+  display: grid;
+  gap: 0.4rem;
+  align-content: start;
+  &[data-first] {
+    border: 2.5px solid var(--ink);
+  }
+  & dl {
+    margin: 0;
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0.1rem 0.7rem;
+    font-size: 0.93rem;
+  }
+  & dt {
+    color: var(--quiet);
+  }
+  & dd {
+    margin: 0;
+  }
+`;
+
+/** What can be done, compared in one view; the one decided on is recorded with who and why. */
+export function OptionsPanel() {
+  const { survey, pack, store, me } = useSurvey();
+  const settled = useDeferredValue(survey);
+  const found = useMemo(() => options(settled, pack), [settled, pack]);
+  const deciding = useMemo(() => whatWouldChange(settled, pack), [settled, pack]);
+  const { choice, driver } = survey;
+  const choose = (option: Option): void => {
+    store.edit({
+      ...option.survey,
+      choice: { ...survey.choice, option: option.kind, chosenBy: survey.choice?.chosenBy ?? me.name },
+    });
+  };
+  return (
+    <>
+      <Panel aria-label="What the driver needs">
+        <h2>What the driver needs</h2>
+        <FieldGrid>
+          <BoundNumber
+            path={['driver', 'milesPerDay']}
+            label="Miles a day"
+            unit="miles"
+            least={0}
+            most={2000}
+            usual={[20, 40]}
+          />
+          <BoundNumber
+            path={['driver', 'hoursThere']}
+            label="Hours it stands there"
+            unit="h"
+            least={0}
+            most={24}
+            usual={[8, 12]}
+          />
+          <BoundNumber
+            path={['driver', 'onboardA']}
+            label="Its own charger takes, each phase"
+            unit="A"
+            least={1}
+            most={500}
+            usual={[16, 32]}
+          />
+        </FieldGrid>
+        <BoundChoice
+          path={['driver', 'priority']}
+          label="What matters most to the customer?"
+          tile="11rem"
+          options={PRIORITIES.map((value) => ({ value, label: PRIORITY_NAMES[value] }))}
+        />
+      </Panel>
+      <Panel aria-label="Options">
+        <h2>Options</h2>
+        {found.length === 0 ? (
+          <p className="quiet">The rated current of the equipment is needed to compare them.</p>
+        ) : (
+          <>
+            <p role="status">{whyFirst(found, driver?.priority)}</p>
+            <p className="quiet">
+              Keen Gauge compares; a competent person decides. The operator’s requirements and makers’ instructions come
+              first.
+            </p>
+            <Cards>
+              {found.map((option, at) => (
+                <Card key={option.kind} {...(at === 0 ? { 'data-first': '' } : {})}>
+                  <h3>
+                    {at + 1}. {option.title}
+                  </h3>
+                  <StateMark state={option.holds === null ? 'not-known' : option.holds ? 'holds' : 'fails'} />
+                  <p className="quiet">{option.why}</p>
+                  <dl>
+                    {option.weakest && (
+                      <>
+                        <dt>Weakest</dt>
+                        <dd>{option.weakest}</dd>
+                      </>
+                    )}
+                    <dt>Charging</dt>
+                    <dd>{chargingWords(option)}</dd>
+                    <dt>Route</dt>
+                    <dd>{ROUTE_WORDS[option.route]}</dd>
+                    <dt>Who must agree</dt>
+                    <dd>{option.whoMustAgree}</dd>
+                    <dt>Wait</dt>
+                    <dd>{waitWords(option)}</dd>
+                    <dt>Cost</dt>
+                    <dd>{option.costBand}</dd>
+                  </dl>
+                  {option.cautions.map((caution) => (
+                    <p key={caution} className="quiet">
+                      {caution}
+                    </p>
+                  ))}
+                  <div>
+                    <Button
+                      aria-label={`Choose: ${option.title}`}
+                      isDisabled={choice?.option === option.kind}
+                      onPress={() => {
+                        choose(option);
+                      }}
+                    >
+                      {choice?.option === option.kind ? 'Chosen' : 'Choose this'}
+                    </Button>
+                  </div>
+                </Card>
+              ))}
+            </Cards>
+            {choice?.option !== undefined && (
+              <FieldGrid>
+                <BoundText path={['choice', 'reason']} label="Why this one was chosen" maxLength={500} />
+                <BoundText path={['choice', 'chosenBy']} label="Chosen by" maxLength={100} />
+              </FieldGrid>
+            )}
+          </>
+        )}
+      </Panel>
+      <Panel aria-label="What would change the answer">
+        <h2>What would change the answer</h2>
+        {deciding.length === 0 ? (
+          <p className="quiet">Nothing that is still open would change the route, or whether this holds, by itself.</p>
+        ) : (
+          deciding.map(({ id, question, outcomes }) => (
+            <section key={id} aria-label={question}>
+              <h3>{question}</h3>
+              <ul style={{ margin: '0.2rem 0 0', paddingLeft: '1.2rem' }}>
+                {outcomes.map((outcome) => (
+                  <li key={outcome.answer}>
+                    <strong>{outcome.answer}</strong>: {outcomeWords(outcome)}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))
+        )}
+      </Panel>
+    </>
+  );
+}
+
+function chargingWords({ charging }: Option): string {
+  if (!charging) return 'not known';
+  const hours =
+    charging.hours === null
+      ? ''
+      : `; the day’s ${charging.neededKwh?.toFixed(1) ?? '?'} kWh in ${charging.hours.toFixed(1)} h`;
+  const enough = charging.enough === false ? ', longer than it stands there' : '';
+  return `up to ${charging.powerKw.toFixed(1)} kW${hours}${enough}`;
+}
+
+function waitWords({ waitWeeks: [from, to] }: Option): string {
+  if (to === 0) return 'none beyond the route';
+  return from === 0 ? `up to ${to} week${to === 1 ? '' : 's'}` : `${from} to ${to} weeks`;
+}
+
+function outcomeWords({ route, holds, fullRate }: Outcome): string {
+  const state = (value: boolean | null): string =>
+    value === null ? 'not known to hold' : value ? 'holds' : 'does not hold';
+  return `what is proposed ${state(holds)}, full rate ${state(fullRate)}; ${ROUTE_WORDS[route]}`;
+}
