@@ -38,7 +38,7 @@ module.exports = {
     notInto(
       'nothing-below-assess-knows-it',
       '^core/src/(survey|record|rules|tree|demand|intake|earthing|circuit|management|route)/',
-      '^core/src/(assess|node-assessments|demand-decision)[.]ts$',
+      '^core/src/(assess|node-assessments|demand-decision|look-list)[.]ts$|^core/src/options/',
     ),
     notInto('no-orphan-rooms', '.*', '/(utils?|helpers?|common|misc)(/|[.])'),
   ],

@@ -10,6 +10,7 @@ import { benchLineup } from './line-up';
 import { benchLog } from './log';
 import { benchLogPage } from './log-page';
 import { benchPhotos } from './photos';
+import { benchTrial } from './trial';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
   assess: benchAssess,
@@ -19,6 +20,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'log-page': benchLogPage,
   'line-up': benchLineup,
   photos: benchPhotos,
+  trial: benchTrial,
 };
 
 const wanted = process.argv.slice(2);

@@ -61,5 +61,22 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await expect(page.getByLabel('Held to', { exact: true })).toHaveValue('10');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('The limiter holds.')).toBeVisible();
+
+  // The trial: played in workers, stopped on the way with what was played kept, then one evening looked at.
+  const trial = page.getByRole('region', { name: /^Trial/ });
+  await trial.getByRole('button', { name: 'Play the trial' }).click();
+  await expect(trial.getByText(/^[1-9]\d* of 100 household-years/)).toBeVisible({ timeout: 30000 });
+  await trial.getByRole('button', { name: 'Stop' }).click();
+  await expect(trial.getByText(/stopped: what was played is kept/)).toBeVisible();
+  const managed = trial.getByRole('row', { name: /^Managed at 70 A/ });
+  // Minutes over the 80 A fuse: none in the middle household, none in nineteen of twenty.
+  await expect(managed.getByRole('cell').nth(1)).toHaveText('0 · 0');
+  const moment = trial.getByRole('slider', { name: 'Moment of the day' });
+  await expect(moment).toBeVisible({ timeout: 30000 });
+  await moment.focus();
+  await page.keyboard.press('End');
+  await expect(trial.getByText('11:59')).toBeVisible();
+  await choose(page, 'With a fault', 'Clamp off');
+  await expect(trial.getByRole('img', { name: /^A day from noon to noon/ })).toBeVisible();
   await saved(page);
 });

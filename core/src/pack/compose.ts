@@ -3,6 +3,7 @@ import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
+import { OPTION_NAMES, PRIORITY_NAMES } from '../survey/option-words';
 import type { Measurement } from '../survey/measurement';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
@@ -63,6 +64,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
         ...circuitSections(proposal, assessment),
       ]),
       ...assessment.feeders.map((feeder) => feederSection(feeder)),
+      choiceSection(survey),
       routeSection(assessment),
       findingsSection(assessment),
     ].filter(({ rows }) => rows.length > 0),
@@ -202,6 +204,22 @@ function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Sec
             ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
           ]
         : []),
+    ],
+  };
+}
+
+/** The option decided on, by whom and why; nothing where none was. */
+function choiceSection({ choice, driver }: Survey): Section {
+  if (choice?.option === undefined) return { title: 'Option chosen', rows: [] };
+  return {
+    title: 'Option chosen',
+    rows: [
+      row(
+        'Option',
+        OPTION_NAMES[choice.option],
+        [choice.reason, choice.chosenBy && `chosen by ${choice.chosenBy}`].filter(Boolean).join('; '),
+      ),
+      ...(driver?.priority === undefined ? [] : [row('What matters most', PRIORITY_NAMES[driver.priority])]),
     ],
   };
 }

@@ -20,3 +20,13 @@ export const PRIORITY_NAMES: Readonly<Record<Priority, string>> = {
   cheapest: 'What it costs',
   'fastest-charging': 'Charging fast',
 };
+
+export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
+  'full-rate': 'Full rate',
+  'fixed-limit': 'Held to a fixed rate',
+  managed: 'Managed by clamp',
+  'fuse-upgrade': 'Fuse upgrade',
+  'un-loop': 'Un-looping',
+  'three-phase': 'Three-phase supply',
+  'fewer-chargers': 'Fewer or shared chargers',
+};

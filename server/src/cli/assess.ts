@@ -2,6 +2,9 @@ import { assess } from '@keen-gauge/core/assess';
 import type { Assessment } from '@keen-gauge/core/assessment';
 import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
 import { lookList } from '@keen-gauge/core/look-list';
+import { guardTable } from '@keen-gauge/core/options/guard-table';
+import { options } from '@keen-gauge/core/options/options';
+import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
 import { rulePack, RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import { readSurvey } from '@keen-gauge/core/survey/read';
@@ -71,15 +74,15 @@ function stopsOf(survey: Survey, assessment: Assessment): object[] {
 }
 
 async function main(): Promise<void> {
-  let options;
+  let asked;
   try {
-    options = parseArgs({ options: { rules: { type: 'string' }, log: { type: 'string' } }, allowPositionals: true });
+    asked = parseArgs({ options: { rules: { type: 'string' }, log: { type: 'string' } }, allowPositionals: true });
   } catch (error) {
     throw new Refusal([error instanceof Error ? error.message : 'unknown option', USAGE]);
   }
-  const [file, ...others] = options.positionals;
+  const [file, ...others] = asked.positionals;
   if (file === undefined || others.length > 0) throw new Refusal([USAGE]);
-  const id = options.values.rules ?? RULE_PACKS[0]?.id ?? '';
+  const id = asked.values.rules ?? RULE_PACKS[0]?.id ?? '';
   const pack = rulePack(id);
   if (!pack)
     throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_PACKS.map((each) => each.id).join(', ')}`]);
@@ -87,14 +90,21 @@ async function main(): Promise<void> {
   if ('faults' in reading)
     throw new Refusal(reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
   const { survey } = reading;
-  const log = options.values.log === undefined ? undefined : await logOf(options.values.log, pack);
+  const log = asked.values.log === undefined ? undefined : await logOf(asked.values.log, pack);
   if (log)
     survey.measurements.push({
       ...measurementOf(log.analysis, freshLogId(survey)),
-      fileName: basename(options.values.log ?? ''),
+      fileName: basename(asked.values.log ?? ''),
     });
   const assessment = assess(survey, pack);
-  const printed = { ...assessment, toLookAt: stopsOf(survey, assessment), ...(log ? { log } : {}) };
+  const printed = {
+    ...assessment,
+    guards: survey.proposals.map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
+    options: options(survey, pack).map(({ survey: _under, ...option }) => option),
+    whatWouldChange: whatWouldChange(survey, pack),
+    toLookAt: stopsOf(survey, assessment),
+    ...(log ? { log } : {}),
+  };
   process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`);
 }
 

@@ -1,7 +1,6 @@
 import type { Station } from '@keen-gauge/core/finding';
 import { lazy, Suspense } from 'react';
 import { Waiting } from '../app/Waiting';
-import { ChargerStation } from './charger/ChargerStation';
 import { CutOutStation } from './cut-out/CutOutStation';
 import { EarthingStation } from './earthing/EarthingStation';
 import { LineupStation } from './line-up/LineupStation';
@@ -10,6 +9,7 @@ import { LoopStation } from './loop/LoopStation';
 import { PlaceStation } from './place/PlaceStation';
 import { RouteStation } from './route/RouteStation';
 
+const ChargerStation = lazy(() => import('./charger/ChargerStation'));
 const CircuitStation = lazy(() => import('./circuit/CircuitStation'));
 const PackStation = lazy(() => import('./pack/PackStation'));
 
@@ -29,7 +29,11 @@ export function StationView({ station }: { readonly station: Station }) {
     case 'loads':
       return <LoadsStation />;
     case 'charger':
-      return <ChargerStation />;
+      return (
+        <Suspense fallback={<Waiting />}>
+          <ChargerStation />
+        </Suspense>
+      );
     case 'circuit':
       return (
         <Suspense fallback={<Waiting />}>

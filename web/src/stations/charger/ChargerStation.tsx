@@ -2,13 +2,14 @@ import { Plus } from 'lucide-react';
 import { Button, MainButton } from '../../kit/Button';
 import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
+import { TrialPanel } from '../../trial/TrialPanel';
 import { freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { OptionsPanel } from './OptionsPanel';
 import { ProposalPanel } from './ProposalPanel';
 
 /** What is to be connected, and how it is kept inside the supply. */
-export function ChargerStation() {
+export default function ChargerStation() {
   const { survey, store } = useSurvey();
   const add = (): void => {
     const label = survey.proposals.length === 0 ? 'Vehicle charger' : `Vehicle charger ${survey.proposals.length + 1}`;
@@ -40,6 +41,9 @@ export function ChargerStation() {
         </div>
       )}
       {survey.proposals.length > 0 && <OptionsPanel />}
+      {survey.proposals.slice(0, 1).map((proposal) => (
+        <TrialPanel key={proposal.id} proposal={proposal} />
+      ))}
     </StationFrame>
   );
 }

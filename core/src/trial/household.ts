@@ -1,0 +1,62 @@
+import { ALWAYS_A, HABITS } from './habits';
+import type { LoadClass } from '../survey/words';
+import { seeded, type Random } from './random';
+
+export const MINUTES_A_DAY = 1440;
+export const DAYS_A_YEAR = 365;
+export const MINUTES_A_YEAR = MINUTES_A_DAY * DAYS_A_YEAR;
+
+/** One load of a household as the generator needs it: amperes on the line that is watched, so many alike. */
+export interface TrialLoad {
+  readonly class: LoadClass;
+  readonly currentA: number;
+  readonly count: number;
+}
+
+/** How much of the winter habit applies on a day of the year: all in mid January, none in mid July. */
+function winterShare(day: number): number {
+  return (1 + Math.cos((2 * Math.PI * (day - 15)) / DAYS_A_YEAR)) / 2;
+}
+
+/**
+ * A year of a household's current minute by minute, in amperes, from its loads and their habits. Each home keeps its own
+ * hours and is more or less busy than another; the same seed gives the same year anywhere.
+ */
+export function householdYear(loads: readonly TrialLoad[], seed: number): Float32Array {
+  const year = new Float32Array(MINUTES_A_YEAR);
+  const random = seeded(seed);
+  const busy = Math.max(0.4, random.about(1, 0.3));
+  const shift = random.about(0, 0.5);
+  year.fill(random.between(ALWAYS_A[0], ALWAYS_A[1]));
+  for (const load of loads)
+    for (let each = 0; each < load.count && each < 40; each += 1) use(year, load, { random, busy, shift });
+  return year;
+}
+
+interface Home {
+  readonly random: Random;
+  readonly busy: number;
+  readonly shift: number;
+}
+
+function use(year: Float32Array, { class: kind, currentA }: TrialLoad, { random, busy, shift }: Home): void {
+  const habit = HABITS[kind];
+  const [winter, summer] = habit.perDay;
+  const weights = habit.starts.reduce((sum, [, , weight]) => sum + weight, 0);
+  for (let day = 0; day < DAYS_A_YEAR; day += 1) {
+    const share = winterShare(day);
+    const expected = (winter * share + summer * (1 - share)) * busy;
+    // A whole number of uses with that mean.
+    const uses = Math.floor(expected) + (random.next() < expected % 1 ? 1 : 0);
+    for (let at = 0; at < uses; at += 1) {
+      let pick = random.next() * weights;
+      const when = habit.starts.find(([, , weight]) => (pick -= weight) <= 0) ?? habit.starts[0];
+      if (!when) continue;
+      const hour = random.about(when[0] + shift, when[1]);
+      const from = Math.max(0, Math.floor(day * MINUTES_A_DAY + hour * 60));
+      const to = Math.min(MINUTES_A_YEAR, from + Math.round(random.between(habit.minutes[0], habit.minutes[1])));
+      const amperes = currentA * random.between(habit.share[0], habit.share[1]);
+      for (let minute = from; minute < to; minute += 1) year[minute] = (year[minute] ?? 0) + amperes;
+    }
+  }
+}
