@@ -9,6 +9,7 @@ import { benchFirstLoad } from './first-load';
 import { benchLineup } from './line-up';
 import { benchLog } from './log';
 import { benchLogPage } from './log-page';
+import { benchOptions } from './options';
 import { benchPhotos } from './photos';
 import { benchTrial } from './trial';
 
@@ -20,6 +21,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'log-page': benchLogPage,
   'line-up': benchLineup,
   photos: benchPhotos,
+  options: benchOptions,
   trial: benchTrial,
 };
 

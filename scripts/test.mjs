@@ -2,7 +2,7 @@
  * `npm test`: formatting, lint, types, Jest and the browser journeys, against a throw-away database on a port of its
  * own. Goes on after a failure so that one run shows everything; ends with one line over all tests.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './machine/build.mjs';
@@ -26,6 +26,22 @@ function run(what, args, env = {}) {
   return made.status === 0;
 }
 
+/** Starts something that has a core to itself while other checks run; what it says is printed when it is asked for. */
+function alongside(what, args) {
+  const started = Date.now();
+  const child = spawn(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (said += part));
+  const ended = new Promise((resolve) => child.on('close', resolve));
+  return async () => {
+    const status = await ended;
+    console.log(
+      `\n— ${what}\n${said}— ${what}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - started) / 1000).toFixed(0)} s`,
+    );
+    return status === 0;
+  };
+}
+
 const tool = (path) => join(ROOT, 'node_modules', path);
 
 /** Runs a suite and reads its counts from the report it wrote; a suite that wrote none counts as one failure. */
@@ -45,8 +61,8 @@ async function main() {
   ensureDependencies();
   mkdirSync(RUN, { recursive: true });
   let checks = true;
+  const lint = alongside('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
   checks = run('formatting', [tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) && checks;
-  checks = run('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']) && checks;
   checks =
     run('arrows between rooms', [
       tool('dependency-cruiser/bin/dependency-cruise.mjs'),
@@ -58,6 +74,7 @@ async function main() {
   for (const project of TYPED) checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
   ensureBuilt('server');
   ensureBuilt('web');
+  checks = (await lint()) && checks;
 
   const database = await startThrowaway();
   try {

@@ -33,6 +33,7 @@ const notTaken: Judge = (survey) => {
           title: 'TT: the electrode was not measured.',
           remedy: 'Measure its resistance, everything else disconnected from it.',
           field: 'readings',
+          ownUse: true,
         }
       : null;
   if (highestZe(survey) !== undefined) return null;

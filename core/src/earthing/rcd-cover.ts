@@ -80,6 +80,7 @@ export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePac
         remedy: 'Look for one at the origin or on every circuit, and add it to the line-up.',
         askOf: 'surveyor',
         subjectId: boardId,
+        ownUse: true,
       },
     ];
   });
@@ -98,6 +99,7 @@ function residualNotKnown(survey: Survey, tree: SupplyTree): Finding[] {
       title: `${nodeName(here)}: residual current not known.`,
       remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
       askOf: 'surveyor',
+      ownUse: true,
       subjectId: here.node.id,
       field: 'supply.nodes.residualMa',
     }));

@@ -3,6 +3,7 @@ import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, type SupplyTree } from '../tree/supply-tree';
+import { commissioningBegun, commissioningSteps } from './commissioning';
 import { clampSettings } from './limiter';
 
 /** What is still to be said about the new equipment and how it is limited. */
@@ -98,6 +99,19 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         askOf: 'surveyor',
         field: 'proposals.limiter',
       });
+    if (kind === 'clamp' && commissioningBegun(proposal))
+      findings.push(
+        ...commissioningSteps(proposal, pack)
+          .filter(({ state }) => state === 'fails')
+          .map((step): Finding => ({
+            ...about,
+            id: `commissioning-${step.id}`,
+            grade: 'act',
+            title: `${name}: commissioning failed, “${step.title}”: ${step.says}.`,
+            remedy: 'Put it right and do the step again before it is left in use.',
+            field: 'proposals.limiter.test',
+          })),
+      );
     if (clamp && apart)
       findings.push({
         ...about,

@@ -1,5 +1,6 @@
 import type { Assessment, PerPhase } from '../assessment';
 import { lineupOf, type Lineup } from '../lineup/layout';
+import { commissioningBegun, commissioningSteps } from '../management/commissioning';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
@@ -62,6 +63,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       ...survey.proposals.flatMap((proposal) => [
         equipmentSection(proposal, survey),
         ...circuitSections(proposal, assessment),
+        ...commissioningSections(proposal, pack),
       ]),
       ...assessment.feeders.map((feeder) => feederSection(feeder)),
       choiceSection(survey),
@@ -206,6 +208,22 @@ function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Sec
         : []),
     ],
   };
+}
+
+/** The record of commissioning the limiter, once it was begun. */
+function commissioningSections(proposal: Proposal, pack: RulePack): Section[] {
+  if (proposal.limiter.kind !== 'clamp' || !commissioningBegun(proposal)) return [];
+  const { doneBy, doneAt, note } = proposal.limiter.test ?? {};
+  const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
+  return [
+    {
+      title: `Limiter commissioned: ${proposal.label ?? 'vehicle charger'}`,
+      rows: [
+        ...commissioningSteps(proposal, pack).map(({ title, state, says }) => row(title, words[state], says)),
+        row('By', doneBy, [doneAt?.slice(0, 16).replace('T', ' '), note].filter(Boolean).join('; ')),
+      ],
+    },
+  ];
 }
 
 /** The option decided on, by whom and why; nothing where none was. */

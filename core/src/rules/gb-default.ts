@@ -108,6 +108,7 @@ export const gbDefault: RulePack = {
     source: 'house rule: usual waits and bands; the firm sets its own',
   },
   setPointMargin: { value: { amperes: 10, percent: 10 }, source: 'house rule: for lag and measurement error' },
+  commissioningPercent: { value: 5, source: 'house rule: clamp and instrument together' },
   clampErrorPercent: { value: 2, source: 'house rule: split-core clamps of usual class' },
   earthing: gbEarthing,
   circuit: gbCircuit,

@@ -80,6 +80,8 @@ export interface RulePack {
   readonly optionTerms: Ruled<Readonly<Record<OptionKind, OptionTerms>>>;
   readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
   readonly clampErrorPercent: Ruled<number>;
+  /** How far a reading may lie from what it should be when a limiter is commissioned. */
+  readonly commissioningPercent: Ruled<number>;
   readonly earthing: EarthingRules;
   readonly circuit: CircuitRules;
   readonly noticeWithinDays: Ruled<number>;

@@ -1,5 +1,5 @@
 import { NewCircuit } from './circuit';
-import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import { Count, Id, ListOf, Moment, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
 import {
   ANSWERS,
   CLAMP_CONDUCTORS,
@@ -37,6 +37,24 @@ export class ClampFit {
   @OneOf(ANSWERS) signedReading?: Answer;
 }
 
+/** What was seen when the limiter was commissioned, step by step. */
+export class LimiterTest {
+  /** A known load switched on, and by how much the clamp's reading rose; negative where it fell. */
+  @Quantity('A', 0, 1000) knownLoadA?: number;
+  @Quantity('A', -1000, 1000) readingRoseA?: number;
+  /** With more and more load on: the clamp's steady reading, and what the charger had gone down to. */
+  @Quantity('A', 0, 3000) heldAtA?: number;
+  @Quantity('A', 0, 1000) chargerThenA?: number;
+  /** With the clamp's lead pulled: what the charger went to. */
+  @Quantity('A', 0, 1000) pulledA?: number;
+  /** As set in the equipment. */
+  @Quantity('A', 0, 3000) setPointSetA?: number;
+  @Quantity('A', 0, 1000) failSafeSetA?: number;
+  @Text(100) doneBy?: string;
+  @Moment() doneAt?: string;
+  @Text(500) note?: string;
+}
+
 /** How a charger is kept inside the supply. */
 export class Limiter {
   @OneOf(LIMITER_KINDS) kind?: LimiterKind;
@@ -50,6 +68,7 @@ export class Limiter {
   @Reference() clampNodeId?: string;
   @ListOf(() => MoreClamp, 4) moreClamps?: MoreClamp[];
   @Part(() => ClampFit) fit?: ClampFit;
+  @Part(() => LimiterTest) test?: LimiterTest;
 }
 
 /** New equipment to be connected. */

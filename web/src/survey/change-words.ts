@@ -11,6 +11,8 @@ const NAMES: Readonly<Record<string, string>> = {
   proposals: 'New equipment',
   request: 'Request',
   declaration: 'Declaration',
+  driver: 'Driver',
+  choice: 'Option chosen',
   nodes: 'nodes',
   faults: 'faults',
   readings: 'Readings',

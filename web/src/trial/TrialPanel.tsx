@@ -30,7 +30,11 @@ const Table = styled.table`
     padding: 0.3rem 0.5rem;
     border-bottom: 1px solid var(--line);
     text-align: right;
-    vertical-align: top;
+    vertical-align: bottom;
+  }
+  & td {
+    white-space: nowrap;
+    font-size: 0.93rem;
   }
   & th:first-child {
     text-align: left;

@@ -7,6 +7,7 @@ import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
 import { placesToHang } from '../places';
 import { ClampPanel } from './ClampPanel';
+import { CommissioningPanel } from './CommissioningPanel';
 import { GuardPanel } from './GuardPanel';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
@@ -83,6 +84,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
         {kind === 'clamp' && <ClampPanel proposal={proposal} />}
       </Panel>
       <GuardPanel proposal={proposal} />
+      {kind === 'clamp' && <CommissioningPanel proposal={proposal} />}
       <Panel aria-label={`What the operator asks about ${proposal.label ?? 'it'}`}>
         <h2>What the operator asks</h2>
         <BoundAnswer path={[...path, 'typeTested']} label="On the type-tested register?" />

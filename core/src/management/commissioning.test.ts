@@ -1,0 +1,48 @@
+import { gbDefault } from '../rules/gb-default';
+import type { LimiterTest, Proposal } from '../survey/proposal';
+import { commissioningBegun, commissioningSteps } from './commissioning';
+
+const good: LimiterTest = {
+  knownLoadA: 13,
+  readingRoseA: 12.8,
+  heldAtA: 51,
+  chargerThenA: 9,
+  pulledA: 6,
+  setPointSetA: 50,
+  failSafeSetA: 6,
+};
+
+function proposal(test: LimiterTest): Proposal {
+  const limiter = { kind: 'clamp', clampNodeId: 'meter', setPointA: 50, failSafeA: 6, test } as const;
+  return { id: 'car', kind: 'vehicle-charger', ratedA: 32, limiter };
+}
+
+function states(test: LimiterTest): string {
+  return commissioningSteps(proposal(test), gbDefault)
+    .map(({ state }) => state)
+    .join(' ');
+}
+
+describe('commissioning a limiter', () => {
+  it.each<[string, LimiterTest, string]>([
+    ['everything as it should be', good, 'holds holds holds holds'],
+    ['nothing recorded', {}, 'not-known not-known not-known not-known'],
+    ['13 A on, 12 A read: within the ampere', { ...good, readingRoseA: 12 }, 'holds holds holds holds'],
+    ['13 A on, 11.9 A read: 1.1 A off', { ...good, readingRoseA: 11.9 }, 'fails holds holds holds'],
+    ['the reading fell: reversed', { ...good, readingRoseA: -13 }, 'fails holds holds holds'],
+    ['held at 52.5 A: 50 + 5 %', { ...good, heldAtA: 52.5 }, 'holds holds holds holds'],
+    ['held at 52.6 A', { ...good, heldAtA: 52.6 }, 'holds fails holds holds'],
+    ['the charger did not give way', { ...good, chargerThenA: 32 }, 'holds fails holds holds'],
+    ['pulled: 10 A where 6 A are meant', { ...good, pulledA: 10 }, 'holds holds fails holds'],
+    ['pulled: stopped, which is safer', { ...good, pulledA: 0 }, 'holds holds holds holds'],
+    ['set to 60 A where 50 A were reckoned with', { ...good, setPointSetA: 60 }, 'holds holds holds fails'],
+    ['set lower than reckoned with', { ...good, setPointSetA: 45 }, 'holds holds holds holds'],
+  ])('%s', (_name, test, expected) => {
+    expect(states(test)).toBe(expected);
+  });
+
+  it('is begun once anything is recorded', () => {
+    expect(commissioningBegun(proposal({}))).toBe(false);
+    expect(commissioningBegun(proposal({ pulledA: 6 }))).toBe(true);
+  });
+});
