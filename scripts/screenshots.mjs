@@ -24,7 +24,7 @@ const VIEWS = [
   ['open-pen', DESK, 'paper', 'Candlemas', 'earthing', 'Break the conductor', 'Open PEN'],
   ['loads', DESK, 'paper', 'Larkrise', 'loads'],
   ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
-  ['charger', DESK, 'paper', 'Larkrise', 'charger'],
+  ['charger', DESK, 'paper', 'Larkrise', 'charger', undefined, '^Options'],
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
   ['to-look', DESK, 'paper', 'High Sett', 'to-look'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
