@@ -141,6 +141,8 @@ function boundsOf(
   const carrying = flows.filter(({ limitA }) => limitA > 0);
   const setPoints = carrying
     .filter(({ other, limitA }) => exceeds(other.value + limitA, ratingA))
+    // What another clamp of the controller keeps here the first need not.
+    .filter(({ clamps }) => clamps.slice(1).every(({ setPointA, blind }) => exceeds(setPointA + blind.value, ratingA)))
     .map(({ clamps }) => ratingA - (clamps[0]?.blind.value ?? 0));
   const failSafes = carrying.map(({ other }) => ratingA - other.value);
   return {

@@ -50,6 +50,23 @@ describe('options', () => {
     expect(first('fastest-charging')).toBe('managed');
   });
 
+  it('behind a 16 A feeder the clamp at the intake keeps the fuse and a second one the feeder: 16 A, 3.68 kW at most', () => {
+    const found = of((survey) => {
+      survey.loads.push({ id: 'heat', class: 'motor', currentA: 60 });
+      survey.supply.nodes.push(
+        { id: 'feeder', kind: 'feeder', fedFrom: 'board', ratingA: 16 },
+        { id: 'shed', kind: 'board', fedFrom: 'feeder', ratingA: 40 },
+      );
+      for (const load of survey.loads) load.nodeId = 'board';
+      for (const proposal of survey.proposals) proposal.nodeId = 'shed';
+    });
+    const limiter = found.managed?.survey.proposals[0]?.limiter;
+    expect(limiter?.moreClamps).toEqual([{ id: 'on-feeder', nodeId: 'feeder', setPointA: 16 }]);
+    // 80.52 + 16 = 96.52 A on 100 A: the clamp on the feeder keeps the fuse as well, and the first may stand at the fuse.
+    expect(limiter?.setPointA).toBe(100);
+    expect(found.managed?.charging?.powerKw).toBeCloseTo(3.68, 3);
+  });
+
   it('a fuse nobody read is reckoned with the fallback, and holding on it is not known', () => {
     const found = of((survey) => Object.assign(nodeOf(survey, 'cut-out'), { evidence: 'moulding' }));
     expect(found['full-rate']?.holds).toBeNull();

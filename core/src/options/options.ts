@@ -120,10 +120,22 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
   const clampNodeId = survey.proposals[0]?.limiter.clampNodeId ?? (meter > 0 ? way[meter - 1] : way.at(-1))?.node.id;
   if (clampNodeId === undefined) return null;
   const { device } = tree;
+  // A feeder is kept by a clamp of its own: one at the intake would have to hold the whole house to what the feeder may carry.
+  const moreClamps = way.flatMap(({ node }) =>
+    node.kind === 'feeder' && node.ratingA !== undefined
+      ? [{ id: `on-${node.id}`.slice(0, 64), nodeId: node.id, setPointA: node.ratingA }]
+      : [],
+  );
   const first = withLimiter(survey, ({ limiter }) =>
     limiter.kind === 'clamp'
       ? limiter
-      : { kind: 'clamp', clampNodeId, setPointA: device?.node.ratingA ?? pack.fallbackFuseA.value, failSafeA: 6 },
+      : {
+          kind: 'clamp',
+          clampNodeId,
+          setPointA: device?.node.ratingA ?? pack.fallbackFuseA.value,
+          failSafeA: 6,
+          ...(moreClamps.length > 0 ? { moreClamps } : {}),
+        },
   );
   const bounds = settingBounds(assess(first, pack), survey.proposals.length, pack);
   const setPointA = bounds?.withMarginA ?? undefined;
@@ -138,12 +150,19 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
     kind: 'managed',
     title: setPointA === undefined ? 'Managed by clamp' : `Managed by clamp at ${setPointA} A`,
     survey: made,
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: mostManaged(made),
     cautions: [
       'Charging gives way to the house, and pauses when less than 6 A is left.',
       ...(pack.acceptsLimiting ? [] : ['This operator does not accept limiting in place of a larger fuse.']),
     ],
   };
+}
+
+/** The most a managed charger can ever be given: its rating, or the lowest of its set-points. */
+function mostManaged({ proposals: [first] }: Survey): number | null {
+  if (first?.ratedA === undefined) return null;
+  const { setPointA = Infinity, moreClamps = [] } = first.limiter;
+  return Math.min(first.ratedA, setPointA, ...moreClamps.map((clamp) => clamp.setPointA ?? Infinity));
 }
 
 /** The next usual fuse up; it is the operator’s to give, and what stands behind it has to suit it. */
