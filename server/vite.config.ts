@@ -17,6 +17,7 @@ export default defineConfig({
         schema: 'src/cli/schema.ts',
         bench: '../bench/bench.ts',
         logger: '../standins/run-logger.ts',
+        'bench-part': '../standins/run-bench.ts',
       },
       output: { entryFileNames: '[name].js' },
     },

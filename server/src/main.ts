@@ -1,5 +1,6 @@
 import { Pool } from 'pg';
 import pino from 'pino';
+import { listenForChargePoints } from './charge-points/link';
 import { makeApp } from './http/app';
 
 /** Starts one instance. Configured by the environment; see docs/operating.md. */
@@ -26,7 +27,9 @@ async function main(): Promise<void> {
     log.info({ host, port }, 'listening');
     process.send?.({ listening: port });
   });
+  const chargePoints = listenForChargePoints(server, pool, log);
   const stop = (): void => {
+    chargePoints.close();
     // Requests under way are finished, idle connections are not waited for.
     server.close(() => void pool.end().then(() => process.exit(0)));
     server.closeIdleConnections();

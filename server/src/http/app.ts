@@ -10,6 +10,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
+import { chargePointRoutes } from '../charge-points/routes';
 import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { instrumentRoutes } from '../instruments/routes';
@@ -74,6 +75,7 @@ export function makeApp(parts: AppParts): Express {
   api.use('/jobs/:jobId/uploads', signedIn, uploadRoutes(pool));
   api.use('/jobs/:jobId/photos', signedIn, photoRoutes(pool));
   api.use('/jobs/:jobId/logs', signedIn, logRoutes(pool));
+  api.use('/jobs/:jobId/charge-points', signedIn, chargePointRoutes(pool));
   api.use('/log-mappings', signedIn, logMappingRoutes(pool));
   api.use('/instruments', signedIn, instrumentRoutes(pool));
   api.use('/jobs', signedIn, jobRoutes(pool));
