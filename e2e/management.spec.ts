@@ -93,3 +93,88 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await expect(trial.getByRole('img', { name: /^A day from noon to noon/ })).toBeVisible();
   await saved(page);
 });
+
+test('a limiter is commissioned over its own link against the bench, a pulled clamp among it', async ({ page }) => {
+  test.slow();
+  const house = process.env['E2E_BENCH_HOUSE'] ?? '';
+  const world = async (change: object): Promise<void> => {
+    const answer = await page.request.patch(`${house}/world`, { data: change });
+    expect(answer.ok()).toBe(true);
+  };
+  await world({ vehicleLagS: 0.5, shower: false, kettle: false, clampLead: 'in', clampArrow: 'against' });
+  await signIn(page, 'isla');
+  await newJob(page, '6 Split Lane');
+  await goTo(page, 'New charger');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
+  await choose(page, 'How is it kept inside the supply?', 'Clamp management');
+  await page.getByLabel('Set-point', { exact: true }).fill('50');
+  await page.getByRole('button', { name: 'Fail-safe current: 6 A' }).click();
+  await saved(page);
+
+  // Linked: what is typed into the charger is shown once, and it calls in.
+  const panel = page.getByRole('region', { name: 'Commissioning the limiter' });
+  await panel.getByRole('button', { name: 'Link the charge point' }).click();
+  const link = panel.getByRole('region', { name: 'Link to the charge point' });
+  await expect(link).toContainText('Waiting for it to call in');
+  const [url = '', name = '', key = ''] = await link.getByRole('definition').allTextContents();
+  await world({ manager: { url, name, key } });
+  await expect(link).toContainText('Live');
+  await link.getByRole('button', { name: 'Send it 50 A and fail-safe 6 A' }).click();
+  await link.getByRole('button', { name: 'Hold it at 6 A' }).click();
+
+  // The clamp is the wrong way round: the known load makes the reading fall, and the step fails.
+  const step = (title: string) => panel.getByRole('region', { name: title });
+  const first = step('A known load on: size and sign');
+  const known = async (): Promise<void> => {
+    await first.getByRole('button', { name: /^(Take the reading before|Before)/ }).click({ timeout: 20000 });
+    await world({ kettle: true });
+    await page.waitForTimeout(2500);
+    await first.getByRole('button', { name: 'Load on: take what it rose by' }).click({ timeout: 20000 });
+    await world({ kettle: false });
+  };
+  await expect(link).toContainText('Charger draws6.0 A', { timeout: 20000 });
+  await first.getByLabel('Known load switched on').fill('12.6');
+  await known();
+  await expect(first).toContainText('the clamp is reversed; read over its link by Isla');
+  await expect(first).toContainText('Failed');
+
+  // Turned round it passes.
+  await world({ clampArrow: 'along' });
+  await page.waitForTimeout(2500);
+  await known();
+  await expect(first).toContainText('Passed');
+
+  // Load until it gives way: 39.4 A of house leave about 10 A of 50.
+  await link.getByRole('button', { name: 'Let it go to 32 A' }).click();
+  await world({ shower: true });
+  await page.waitForTimeout(3000);
+  const second = step('Load on until the charger gives way');
+  await second.getByRole('button', { name: 'Take what it settled at' }).click({ timeout: 20000 });
+  await expect(second).toContainText('Passed');
+
+  // The lead pulled: no reading to take until it is, then the fail-safe current.
+  const third = step('The clamp’s lead pulled');
+  await expect(third.getByRole('button', { name: /^Lead pulled/ })).toBeDisabled();
+  await world({ clampLead: 'pulled' });
+  await third.getByRole('button', { name: /^Lead pulled/ }).click({ timeout: 20000 });
+  await expect(third).toContainText('it went to 6 A, fail-safe 6 A');
+  await expect(link).toContainText('no clamp');
+  await world({ clampLead: 'in', shower: false });
+
+  await step('The settings as they are set').getByRole('button', { name: 'Read its settings' }).click();
+  await expect(panel.getByText('Passed')).toHaveCount(4);
+  await panel.getByRole('button', { name: 'Done now, by me' }).click();
+  await saved(page);
+
+  // A figure changed by hand afterwards counts as typed; undo brings the reading back.
+  await third.getByLabel('Lead pulled: it went to').fill('10');
+  await expect(third).toContainText('Failed');
+  await expect(third).toContainText('typed');
+  await page.keyboard.press('Escape');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(third).toContainText('read over its link by Isla');
+  await link.getByRole('button', { name: 'End the link' }).click();
+  await expect(panel.getByRole('button', { name: 'Link the charge point' })).toBeVisible();
+});

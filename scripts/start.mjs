@@ -2,6 +2,7 @@
  * `npm start`: everything needed to try Keen Gauge on a fresh machine, then the application itself. Uses nothing but
  * Node's own modules, since nothing else may be there yet. With DATABASE_URL set, that database is used instead.
  */
+import { startLimiterBench } from './machine/limiter-bench.mjs';
 import { ensureBuilt } from './machine/build.mjs';
 import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
@@ -26,7 +27,8 @@ async function main() {
 
 async function serve(ownerUrl) {
   const server = await startServer(prepareDatabase(ownerUrl, { demo: true }), Number(process.env.PORT ?? 4600));
-  announce(server.port);
+  const bench = await startLimiterBench(server.port + 10);
+  announce(server.port, bench.url);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
@@ -35,10 +37,11 @@ async function serve(ownerUrl) {
       void server.stop();
     });
   const code = await server.ended;
+  bench.stop();
   if (code) process.exitCode = code;
 }
 
-function announce(port) {
+function announce(port, bench) {
   console.log(`
 Keen Gauge is at http://localhost:${port}
 
@@ -47,6 +50,8 @@ Keen Gauge is at http://localhost:${port}
   surveyor              tobin@fennel.example    ${DEMO_PASSWORD}
   surveyor (no sign-off) isla@fennel.example    ${DEMO_PASSWORD}
   office                piers@fennel.example    ${DEMO_PASSWORD}
+
+  Bench to practise commissioning on (a made-up house, clamp and charge point): ${bench}
 
 Everything in it is made up. Ctrl-C stops it; what was entered is kept for the next start.`);
 }

@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import { ensureBuilt } from './machine/build.mjs';
 import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
+import { startLimiterBench } from './machine/limiter-bench.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT, RUN } from './machine/root.mjs';
@@ -103,6 +104,8 @@ async function main() {
 async function journeys(ownerUrl) {
   const appUrl = prepareDatabase(ownerUrl, { demo: true });
   const server = await startServer(appUrl, 4800, 'error');
+  // Looks at its clamp often, so that nobody waits long for a reading to come to rest.
+  const bench = await startLimiterBench(server.port + 10, 300);
   const report = join(RUN, 'journeys.json');
   try {
     return counted(
@@ -110,6 +113,7 @@ async function journeys(ownerUrl) {
       [tool('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
       {
         E2E_URL: server.url,
+        E2E_BENCH_HOUSE: bench.house,
         E2E_APP_DATABASE_URL: appUrl,
         CHROMIUM: chromiumBinary() ?? '',
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
@@ -118,6 +122,7 @@ async function journeys(ownerUrl) {
       ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
     );
   } finally {
+    bench.stop();
     await server.stop();
   }
 }

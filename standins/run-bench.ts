@@ -1,6 +1,6 @@
 /**
  * One part of the bench, a process each: `node dist/server/bench-part.js --part house|clamp|charge-point`, with `--port` for
- * the first two, `--house` and `--clamp` for the addresses of the others, `--manager`, `--name` and `--key` for the last.
+ * the first two, `--house` and `--clamp` for the addresses of the others.
  */
 import { parseArgs } from 'node:util';
 import { ChargePoint } from './bench/charge-point';
@@ -13,9 +13,6 @@ const { values } = parseArgs({
     port: { type: 'string', default: '0' },
     house: { type: 'string', default: '' },
     clamp: { type: 'string', default: '' },
-    manager: { type: 'string', default: '' },
-    name: { type: 'string', default: '' },
-    key: { type: 'string', default: '' },
     every: { type: 'string', default: '1000' },
   },
 });
@@ -25,9 +22,6 @@ async function run(): Promise<void> {
   else if (values.part === 'clamp') await startClamp(Number(values.port), values.house);
   else if (values.part === 'charge-point')
     new ChargePoint({
-      managerUrl: values.manager,
-      name: values.name,
-      key: values.key,
       houseUrl: values.house,
       clampUrl: values.clamp,
       ratedA: 32,

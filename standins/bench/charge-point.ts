@@ -2,13 +2,9 @@ import { callText, errorText, readFrame, resultText, type Payload } from '@keen-
 import { meterValues, readLimit, SETTING_KEYS } from '@keen-gauge/core/link/messages';
 import { fresh, step } from '@keen-gauge/core/trial/controller';
 import { WebSocket } from 'ws';
-import type { World } from './world';
+import type { Manager, World } from './world';
 
 export interface ChargePointOptions {
-  /** Where whoever manages it listens, its own name at the end, and the key it shows. */
-  readonly managerUrl: string;
-  readonly name: string;
-  readonly key: string;
   readonly houseUrl: string;
   readonly clampUrl: string;
   readonly ratedA: number;
@@ -39,6 +35,7 @@ export class ChargePoint {
   private nextId = 1;
   private timer: NodeJS.Timeout | null = null;
   private told = '';
+  private dialled = '';
 
   constructor(private readonly options: ChargePointOptions) {
     this.limitA = options.ratedA;
@@ -86,7 +83,7 @@ export class ChargePoint {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ chargerA: this.drawnA }),
     });
-    this.keepLink(world.link === 'up');
+    this.keepLink(world.link === 'up' ? world.manager : null);
     if (this.socket?.readyState !== WebSocket.OPEN) return;
     const at = new Date(now).toISOString();
     const readNow = read?.ok === true && this.reading !== null;
@@ -97,15 +94,16 @@ export class ChargePoint {
     this.status(lost ? 'no clamp' : '', world.vehicle, at);
   }
 
-  private keepLink(wanted: boolean): void {
-    if (!wanted) {
+  private keepLink(manager: Manager | null): void {
+    const dialled = manager === null ? '' : JSON.stringify(manager);
+    if (dialled !== this.dialled) {
       this.socket?.close();
       this.socket = null;
-      return;
     }
-    if (this.socket && this.socket.readyState <= WebSocket.OPEN) return;
-    const { managerUrl, name, key } = this.options;
-    const socket = new WebSocket(`${managerUrl}/${encodeURIComponent(name)}`, 'ocpp1.6', {
+    this.dialled = dialled;
+    if (manager === null || (this.socket && this.socket.readyState <= WebSocket.OPEN)) return;
+    const { url, name, key } = manager;
+    const socket = new WebSocket(`${url.replace(/\/$/, '')}/${encodeURIComponent(name)}`, 'ocpp1.6', {
       headers: { authorization: `Basic ${Buffer.from(`${name}:${key}`).toString('base64')}` },
     });
     this.socket = socket;

@@ -9,12 +9,21 @@ export interface World {
   readonly chargerA: number;
   readonly clampLead: 'in' | 'pulled';
   readonly clampArrow: 'along' | 'against';
+  /** Whoever manages the charge point, as typed into it. */
+  readonly manager: Manager | null;
   /** The link between the charge point and whoever manages it. */
   readonly link: 'up' | 'down';
   readonly vehicle: 'there' | 'away';
   /** How long the vehicle takes to follow what it is told, and what it takes at most. */
   readonly vehicleLagS: number;
   readonly onboardA: number;
+}
+
+/** The address to call, up to the charge point’s own name, that name, and the key it shows. */
+export interface Manager {
+  readonly url: string;
+  readonly name: string;
+  readonly key: string;
 }
 
 /** Loads to switch on and off, in amperes. */
@@ -28,6 +37,7 @@ export function quietWorld(): World {
     chargerA: 0,
     clampLead: 'in',
     clampArrow: 'along',
+    manager: null,
     link: 'up',
     vehicle: 'there',
     vehicleLagS: 2,
@@ -51,9 +61,16 @@ export function changed(world: World, change: unknown): World | null {
       next = { ...next, switched: { ...next.switched, [key]: value } };
     else if (isAmount(key) && typeof value === 'number' && value >= 0 && value <= 500) next = { ...next, [key]: value };
     else if (isWord(key) && typeof value === 'string' && WORDS[key].includes(value)) next = { ...next, [key]: value };
+    else if (key === 'manager' && isManager(value)) next = { ...next, manager: value };
     else return null;
   }
   return next;
+}
+
+function isManager(value: unknown): value is Manager {
+  if (typeof value !== 'object' || value === null) return false;
+  const { url, name, key } = value as Record<string, unknown>;
+  return typeof url === 'string' && /^wss?:\/\/\S+$/.test(url) && typeof name === 'string' && typeof key === 'string';
 }
 
 const AMOUNTS = ['baseA', 'chargerA', 'vehicleLagS', 'onboardA'] as const;

@@ -39,9 +39,9 @@ describe('frames of OCPP 1.6-J', () => {
     );
     fc.assert(
       fc.property(fc.dictionary(fc.string(), fc.jsonValue()), (payload) => {
-        readMeterValues(payload as Payload);
-        readLimit(payload as Payload);
-        readSettings(payload as Payload);
+        readMeterValues(payload);
+        readLimit(payload);
+        readSettings(payload);
       }),
     );
   });

@@ -219,7 +219,13 @@ function commissioningSections(proposal: Proposal, pack: RulePack): Section[] {
     {
       title: `Limiter commissioned: ${proposal.label ?? 'vehicle charger'}`,
       rows: [
-        ...commissioningSteps(proposal, pack).map(({ title, state, says }) => row(title, words[state], says)),
+        ...commissioningSteps(proposal, pack).map(({ title, state, says, overLink }) =>
+          row(
+            title,
+            words[state],
+            overLink ? `${says}; read over its link ${overLink.readAt.slice(0, 16).replace('T', ' ')}` : says,
+          ),
+        ),
         row('By', doneBy, [doneAt?.slice(0, 16).replace('T', ' '), note].filter(Boolean).join('; ')),
       ],
     },

@@ -1,8 +1,9 @@
 import { FAULT_NAMES } from '../intake/condition';
 import { READING_FORMS } from '../intake/readings';
+import { STEP_TITLES, stepSubject } from '../management/commissioning';
 import type { Photo, PhotoMark } from '../survey/photo';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES } from '../survey/words';
+import { COMMISSIONING_STEPS, NODE_NAMES } from '../survey/words';
 
 /** A photograph as the pack shows it. */
 export interface PackPhoto {
@@ -31,6 +32,8 @@ export function photoSubjectWords(survey: Survey, { subject, subjectId }: Photo)
       return survey.loads.find(({ id }) => id === subjectId)?.label ?? '';
     case 'proposal':
       return survey.proposals.find(({ id }) => id === subjectId)?.label ?? 'New equipment';
+    case 'commissioning':
+      return stepWords(survey, subjectId);
     case 'loop':
       return 'Loop';
     case 'earthing':
@@ -40,6 +43,13 @@ export function photoSubjectWords(survey: Survey, { subject, subjectId }: Photo)
     default:
       return '';
   }
+}
+
+function stepWords({ proposals }: Survey, subjectId: string | undefined): string {
+  for (const { id, label } of proposals)
+    for (const step of COMMISSIONING_STEPS)
+      if (stepSubject(step, id) === subjectId) return `${label ?? 'New equipment'}: ${STEP_TITLES[step]}`;
+  return 'Commissioning';
 }
 
 /** Every photograph of the survey, in the order they were put in. */

@@ -14,7 +14,18 @@ export class PhotoMark {
   @Text(80) text?: string;
 }
 
-export const PHOTO_SUBJECTS = ['node', 'fault', 'loop', 'earthing', 'load', 'proposal', 'place', 'reading'] as const;
+export const PHOTO_SUBJECTS = [
+  'node',
+  'fault',
+  'loop',
+  'earthing',
+  'load',
+  'proposal',
+  /** A step of commissioning a limiter; the subject's id is the step, a point, and the proposal's. */
+  'commissioning',
+  'place',
+  'reading',
+] as const;
 export type PhotoSubject = (typeof PHOTO_SUBJECTS)[number];
 
 /** What a photograph shows. The picture itself is kept beside the survey, under the same id. */

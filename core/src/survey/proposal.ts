@@ -1,14 +1,29 @@
 import { NewCircuit } from './circuit';
-import { Count, Id, ListOf, Moment, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import {
+  Count,
+  Id,
+  IdOf,
+  ListOf,
+  Moment,
+  OneOf,
+  Part,
+  Quantity,
+  Reference,
+  RequiredOneOf,
+  Text,
+  YesNo,
+} from './fields';
 import {
   ANSWERS,
   CLAMP_CONDUCTORS,
+  COMMISSIONING_STEPS,
   LIMITER_KINDS,
   OPEN_PEN_METHODS,
   PARKING,
   PHASES,
   type Answer,
   type ClampConductor,
+  type CommissioningStepId,
   type LimiterKind,
   type LoadPhase,
   type OpenPenMethod,
@@ -37,6 +52,15 @@ export class ClampFit {
   @OneOf(ANSWERS) signedReading?: Answer;
 }
 
+/** That a step's figure was read over the charge point's own link rather than typed. */
+export class LinkReading {
+  @IdOf(COMMISSIONING_STEPS) id: CommissioningStepId;
+  /** The figure as it came; where the record says something else by now, it was typed since. */
+  @Quantity('A', -3000, 3000) valueA?: number;
+  @Moment() readAt?: string;
+  @Text(100) readBy?: string;
+}
+
 /** What was seen when the limiter was commissioned, step by step. */
 export class LimiterTest {
   /** A known load switched on, and by how much the clamp's reading rose; negative where it fell. */
@@ -50,6 +74,7 @@ export class LimiterTest {
   /** As set in the equipment. */
   @Quantity('A', 0, 3000) setPointSetA?: number;
   @Quantity('A', 0, 1000) failSafeSetA?: number;
+  @ListOf(() => LinkReading, 4) overLink?: LinkReading[];
   @Text(100) doneBy?: string;
   @Moment() doneAt?: string;
   @Text(500) note?: string;

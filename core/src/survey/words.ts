@@ -170,6 +170,10 @@ export type ListBasis = Exclude<Basis, 'measurement'>;
 export const MEASUREMENT_KINDS = ['spot', 'full-load-test', 'logger', 'half-hourly'] as const;
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 
+/** The steps of commissioning a limiter. */
+export const COMMISSIONING_STEPS = ['reading', 'gives-way', 'clamp-pulled', 'settings'] as const;
+export type CommissioningStepId = (typeof COMMISSIONING_STEPS)[number];
+
 export const LIMITER_KINDS = ['none', 'fixed', 'clamp'] as const;
 export type LimiterKind = (typeof LIMITER_KINDS)[number];
 

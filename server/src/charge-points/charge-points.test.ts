@@ -148,9 +148,6 @@ it('the bench: a known load is read, the charger gives way, falls back with the 
   const clamp = await startClamp(0, houseUrl);
   const clampUrl = `http://127.0.0.1:${portOf(clamp)}`;
   const point = new ChargePoint({
-    managerUrl: `ws://127.0.0.1:${portOf(server)}/ocpp`,
-    name,
-    key,
     houseUrl,
     clampUrl,
     ratedA: 32,
@@ -166,7 +163,7 @@ it('the bench: a known load is read, the charger gives way, falls back with the 
   const ask = (body: object) => anna.post(`/api/jobs/${job.id}/charge-points/${id}/ask`).send(body);
   try {
     expect((await world({ clampLead: 'chewed' })).status).toBe(422);
-    await world({ vehicleLagS: 0.3 });
+    await world({ vehicleLagS: 0.3, manager: { url: `ws://127.0.0.1:${portOf(server)}/ocpp`, name, key } });
     point.start();
     await until(async () => (await told())?.connected);
     expect((await ask({ ask: 'write-settings', setPointA: 50, failSafeA: 6 }).expect(200)).body).toEqual({

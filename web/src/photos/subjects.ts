@@ -2,7 +2,8 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import { FAULT_NAMES } from '@keen-gauge/core/intake/condition';
 import { READING_FORMS } from '@keen-gauge/core/intake/readings';
 import type { Photo, PhotoSubject } from '@keen-gauge/core/survey/photo';
-import { NODE_NAMES } from '@keen-gauge/core/survey/words';
+import { STEP_TITLES, stepSubject } from '@keen-gauge/core/management/commissioning';
+import { COMMISSIONING_STEPS, NODE_NAMES } from '@keen-gauge/core/survey/words';
 
 export interface SubjectOption {
   readonly value: string;
@@ -28,6 +29,13 @@ export function subjectOptions(survey: Survey): SubjectOption[] {
     ...survey.readings.map(({ id, kind }) => option('reading', `Reading: ${READING_FORMS[kind].name}`, id)),
     ...survey.loads.map(({ id, label, class: kind }) => option('load', `Load: ${label ?? kind}`, id)),
     ...survey.proposals.map(({ id, label }) => option('proposal', label ?? 'New equipment', id)),
+    ...survey.proposals
+      .filter(({ limiter }) => limiter.kind === 'clamp')
+      .flatMap(({ id }) =>
+        COMMISSIONING_STEPS.map((step) =>
+          option('commissioning', `Commissioning: ${STEP_TITLES[step]}`, stepSubject(step, id)),
+        ),
+      ),
   ];
 }
 

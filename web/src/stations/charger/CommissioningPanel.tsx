@@ -1,76 +1,129 @@
-import { commissioningSteps } from '@keen-gauge/core/management/commissioning';
-import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { FieldGrid } from '../../kit/fields';
-import { Panel, Row } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { commissioningSteps, stepSubject } from '@keen-gauge/core/management/commissioning';
+import type { LimiterTest, Proposal } from '@keen-gauge/core/survey/proposal';
+import type { CommissioningStepId } from '@keen-gauge/core/survey/words';
+import { useState, type ReactNode } from 'react';
+import { readSettings } from '../../api/charge-points';
 import { Button } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Notice } from '../../kit/Notice';
+import { Panel, Row, Stack } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundText } from '../bound';
+import { LiveLink } from './LiveLink';
+import { useLiveLink, type Live } from './live-link';
 
-/** The record of commissioning a limiter: what was seen at each step, judged as it is typed. */
+/** The record of commissioning a limiter: what was seen at each step, read over the link or typed, judged at once. */
 export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { pack, me } = useSurvey();
+  const { survey, store, me, job } = useSurvey();
   const set = useSet();
+  const link = useLiveLink(proposal.id);
+  const [wrong, setWrong] = useState<string | null>(null);
   const path = ['proposals', proposal.id, 'limiter', 'test'];
-  const steps = commissioningSteps(proposal, pack);
-  const mark = (at: number): React.ReactNode => {
-    const step = steps[at];
-    return (
-      step && (
-        <Row style={{ justifyContent: 'space-between' }}>
-          <h3>
-            {at + 1}. {step.title}
-          </h3>
-          <span>
-            <StateMark
-              state={step.state}
-              words={{ holds: 'Passed', fails: 'Failed', 'not-known': 'Not done yet' }[step.state]}
-            />{' '}
-            <span className="quiet">{step.state === 'not-known' ? '' : step.says}</span>
-          </span>
-        </Row>
-      )
-    );
-  };
   const { test } = proposal.limiter;
+
+  /** Enters what was read for a step, as one change, with when and by whom. */
+  const take = (step: CommissioningStepId, valueA: number, read: Partial<LimiterTest>): void => {
+    const others = (test?.overLink ?? []).filter(({ id }) => id !== step);
+    const overLink = [...others, { id: step, valueA, readAt: new Date().toISOString(), readBy: me.name }];
+    store.edit({
+      ...survey,
+      proposals: survey.proposals.map((each) =>
+        each.id === proposal.id
+          ? { ...each, limiter: { ...each.limiter, test: { ...each.limiter.test, ...read, overLink } } }
+          : each,
+      ),
+    });
+  };
+  const takeSettings = async (live: Live): Promise<void> => {
+    setWrong(null);
+    try {
+      const { settings } = await readSettings(job.id, live.point.id);
+      const { setPointA, failSafeA } = settings;
+      if (setPointA === null || failSafeA === null)
+        setWrong('The charge point tells no set-point or fail-safe: read them in the equipment and type them.');
+      else take('settings', setPointA, { setPointSetA: setPointA, failSafeSetA: failSafeA });
+    } catch (error) {
+      setWrong(error instanceof Error ? error.message : 'Its settings could not be read.');
+    }
+  };
+  const live = link.live?.point.connected ? link.live : null;
+
   return (
     <Panel aria-label="Commissioning the limiter">
       <h2>Commissioning the limiter</h2>
       <p className="quiet">
         After fitting, with everything live: for a competent person, as the maker’s instructions say.
       </p>
-      {mark(0)}
+      <LiveLink proposal={proposal} link={link} />
+      <Step proposal={proposal} step="reading" at={1}>
+        <FieldGrid>
+          <BoundNumber path={[...path, 'knownLoadA']} label="Known load switched on" unit="A" least={0} most={1000} />
+          <BoundNumber
+            path={[...path, 'readingRoseA']}
+            label="The reading rose by"
+            unit="A"
+            least={-1000}
+            most={1000}
+            help="Negative where it fell. The charger stopped or held still meanwhile."
+          />
+        </FieldGrid>
+        {live && (
+          <TakeRise
+            live={live}
+            onTake={(roseA) => {
+              take('reading', roseA, { readingRoseA: roseA });
+            }}
+          />
+        )}
+      </Step>
+      <Step proposal={proposal} step="gives-way" at={2}>
+        <FieldGrid>
+          <BoundNumber path={[...path, 'heldAtA']} label="The reading settled at" unit="A" least={0} most={3000} />
+          <BoundNumber
+            path={[...path, 'chargerThenA']}
+            label="The charger had gone down to"
+            unit="A"
+            least={0}
+            most={1000}
+          />
+        </FieldGrid>
+        {live && (
+          <TakeHeld
+            live={live}
+            onTake={(heldAtA, chargerThenA) => {
+              take('gives-way', heldAtA, { heldAtA, chargerThenA });
+            }}
+          />
+        )}
+      </Step>
+      <Step proposal={proposal} step="clamp-pulled" at={3}>
+        <FieldGrid>
+          <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" unit="A" least={0} most={1000} />
+        </FieldGrid>
+        {live && (
+          <TakePulled
+            live={live}
+            onTake={(pulledA) => {
+              take('clamp-pulled', pulledA, { pulledA });
+            }}
+          />
+        )}
+      </Step>
+      <Step proposal={proposal} step="settings" at={4}>
+        <FieldGrid>
+          <BoundNumber path={[...path, 'setPointSetA']} label="Set-point as set" unit="A" least={0} most={3000} />
+          <BoundNumber path={[...path, 'failSafeSetA']} label="Fail-safe as set" unit="A" least={0} most={1000} />
+        </FieldGrid>
+        {live && (
+          <div>
+            <Button onPress={() => void takeSettings(live)}>Read its settings</Button>
+          </div>
+        )}
+        {wrong !== null && <Notice kind="act" title={wrong} />}
+      </Step>
       <FieldGrid>
-        <BoundNumber path={[...path, 'knownLoadA']} label="Known load switched on" unit="A" least={0} most={1000} />
-        <BoundNumber
-          path={[...path, 'readingRoseA']}
-          label="The reading rose by"
-          unit="A"
-          least={-1000}
-          most={1000}
-          help="Negative where it fell."
-        />
-      </FieldGrid>
-      {mark(1)}
-      <FieldGrid>
-        <BoundNumber path={[...path, 'heldAtA']} label="The reading settled at" unit="A" least={0} most={3000} />
-        <BoundNumber
-          path={[...path, 'chargerThenA']}
-          label="The charger had gone down to"
-          unit="A"
-          least={0}
-          most={1000}
-        />
-      </FieldGrid>
-      {mark(2)}
-      <FieldGrid>
-        <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" unit="A" least={0} most={1000} />
-      </FieldGrid>
-      {mark(3)}
-      <FieldGrid>
-        <BoundNumber path={[...path, 'setPointSetA']} label="Set-point as set" unit="A" least={0} most={3000} />
-        <BoundNumber path={[...path, 'failSafeSetA']} label="Fail-safe as set" unit="A" least={0} most={1000} />
         <BoundText path={[...path, 'doneBy']} label="Commissioned by" maxLength={100} />
         <BoundText path={[...path, 'note']} label="Note" maxLength={500} />
       </FieldGrid>
@@ -85,7 +138,133 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
           {test?.doneAt === undefined ? 'Done now, by me' : `Done ${new Date(test.doneAt).toLocaleString('en-GB')}`}
         </Button>
       </Row>
-      <PhotoStrip subject="proposal" subjectId={proposal.id} of="The settings as shown" />
     </Panel>
+  );
+}
+
+/** One step: its name, what came of it, where the figure is from, and a photograph of it. */
+function Step({
+  proposal,
+  step,
+  at,
+  children,
+}: {
+  readonly proposal: Proposal;
+  readonly step: CommissioningStepId;
+  readonly at: number;
+  readonly children: ReactNode;
+}) {
+  const { pack } = useSurvey();
+  const found = commissioningSteps(proposal, pack).find(({ id }) => id === step);
+  if (!found) return null;
+  const { title, state, says, overLink } = found;
+  return (
+    <Stack as="section" aria-label={title} style={{ '--gap': '0.6rem' }}>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h3>
+          {at}. {title}
+        </h3>
+        <StateMark state={state} words={{ holds: 'Passed', fails: 'Failed', 'not-known': 'Not done yet' }[state]} />
+      </Row>
+      {state !== 'not-known' && (
+        <p className="quiet">
+          {says}; {overLink ? `read over its link by ${overLink.readBy}` : 'typed'}
+        </p>
+      )}
+      {children}
+      <PhotoStrip subject="commissioning" subjectId={stepSubject(step, proposal.id)} of={title} />
+    </Stack>
+  );
+}
+
+/** Reading before, known load on, reading after. */
+function TakeRise({ live, onTake }: { readonly live: Live; readonly onTake: (roseA: number) => void }) {
+  const [before, setBefore] = useState<number | null>(null);
+  const { inletA, steady } = live.view;
+  const ready = inletA !== null && steady;
+  return (
+    <Row>
+      <Button
+        isDisabled={!ready}
+        onPress={() => {
+          setBefore(inletA);
+        }}
+      >
+        {before === null ? 'Take the reading before' : `Before: ${before.toFixed(1)} A. Take it again`}
+      </Button>
+      {before !== null && (
+        <Button
+          isDisabled={!ready}
+          onPress={() => {
+            if (inletA !== null) onTake(Math.round((inletA - before) * 10) / 10);
+          }}
+        >
+          Load on: take what it rose by
+        </Button>
+      )}
+      <Now live={live} wanted="reading" />
+    </Row>
+  );
+}
+
+function TakeHeld({
+  live,
+  onTake,
+}: {
+  readonly live: Live;
+  readonly onTake: (heldAtA: number, chargerThenA: number) => void;
+}) {
+  const { inletA, outletA, steady } = live.view;
+  const ready = inletA !== null && inletA >= 0 && outletA !== null && steady;
+  return (
+    <Row>
+      <Button
+        isDisabled={!ready}
+        onPress={() => {
+          if (inletA !== null && outletA !== null) onTake(inletA, outletA);
+        }}
+      >
+        Take what it settled at
+      </Button>
+      <Now live={live} wanted="reading" />
+    </Row>
+  );
+}
+
+function TakePulled({ live, onTake }: { readonly live: Live; readonly onTake: (pulledA: number) => void }) {
+  const { inletA, outletA, steady, silent } = live.view;
+  const ready = !silent && inletA === null && outletA !== null && steady;
+  return (
+    <Row>
+      <Button
+        isDisabled={!ready}
+        onPress={() => {
+          if (outletA !== null) onTake(outletA);
+        }}
+      >
+        Lead pulled: take what it went to
+      </Button>
+      <Now live={live} wanted="none" />
+    </Row>
+  );
+}
+
+/** What the link shows at this moment, beside the button that takes it, and why it cannot be taken yet. */
+function Now({ live: { view }, wanted }: { readonly live: Live; readonly wanted: 'reading' | 'none' }) {
+  const amperes = (value: number | null): string => (value === null ? 'nothing' : `${value.toFixed(1)} A`);
+  const why = view.silent
+    ? 'Nothing has come for a while.'
+    : wanted === 'reading' && view.inletA === null
+      ? 'It has no reading of its clamp.'
+      : wanted === 'none' && view.inletA !== null
+        ? 'The clamp still reads.'
+        : view.steady
+          ? ''
+          : 'Coming to rest …';
+  return (
+    <span className="quiet">
+      Clamp <strong className="figures">{amperes(view.inletA)}</strong>, charger{' '}
+      <strong className="figures">{amperes(view.outletA)}</strong>. {why}
+    </span>
   );
 }
