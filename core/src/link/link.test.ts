@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { callText, errorText, readFrame, resultText, type Payload } from './frames';
+import { callText, errorText, readFrame, resultText } from './frames';
 import { LIVE_TERMS, liveView } from './live';
 import { limitProfile, meterValues, readLimit, readMeterValues, readSettings, SETTING_KEYS } from './messages';
 

@@ -9,6 +9,9 @@ export class Driver {
   @Quantity('h', 0, 24) hoursThere?: number;
   /** What the vehicle’s own charger takes, each phase. */
   @Quantity('A', 1, 500) onboardA?: number;
+  /** Charging between these hours of the day only, over midnight where the second is the earlier. */
+  @Quantity('h', 0, 24) cheapFromH?: number;
+  @Quantity('h', 0, 24) cheapToH?: number;
   @OneOf(PRIORITIES) priority?: Priority;
 }
 

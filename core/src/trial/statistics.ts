@@ -1,7 +1,8 @@
 import type { YearFigures } from './year';
 
-/** A figure over many household-years: the middle one, and what nine in ten and all but one in twenty stay under. */
+/** A figure over many household-years: the middle one, and what one in twenty, nine in ten and nineteen in twenty stay under. */
 export interface Spread {
+  readonly p5: number;
   readonly median: number;
   readonly p90: number;
   readonly p95: number;
@@ -19,6 +20,7 @@ export function quantile(sorted: readonly number[], share: number): number {
 export function spread(values: readonly number[]): Spread {
   const sorted = [...values].sort((a, b) => a - b);
   return {
+    p5: quantile(sorted, 0.05),
     median: quantile(sorted, 0.5),
     p90: quantile(sorted, 0.9),
     p95: quantile(sorted, 0.95),
