@@ -2,7 +2,8 @@ import { connectedLoad } from '@keen-gauge/core/demand/connected';
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import type { Running } from '@keen-gauge/core/trial/controller';
-import { playEvening } from '@keen-gauge/core/trial/evening';
+import { eveningSeconds, playSeconds } from '@keen-gauge/core/trial/evening';
+import { EVENING_TERMS } from '@keen-gauge/core/trial/play';
 import { OPERATES_AT } from '@keen-gauge/core/trial/fuse';
 import { ALWAYS_A, HABITS } from '@keen-gauge/core/trial/habits';
 import { householdYear, type TrialLoad } from '@keen-gauge/core/trial/household';
@@ -47,7 +48,13 @@ export function benchTrial(): void {
   }
   const house = householdYear(loads, 1);
   const begin = performance.now();
-  playEvening(house, 20, 17.75, 32, ways[5] ?? { kind: 'free', limitA: 32 }, { ...terms, everyS: 2, lagS: 5 }, 1);
+  const managed: Running = { kind: 'managed', limitA: 32, setPointA: 50, failSafeA: 6 };
+  playSeconds(eveningSeconds(house, 20, needs, 1), managed, {
+    ...terms,
+    ...EVENING_TERMS,
+    onboardA: 32,
+    fault: undefined,
+  });
   report('One evening by the second', performance.now() - begin, 'ms', 100);
 }
 

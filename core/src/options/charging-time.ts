@@ -14,6 +14,12 @@ export function chargingPower(amperes: number, phases: 1 | 3, pack: RulePack): n
   return (amperes * phases * pack.nominalVoltageV.value) / 1000;
 }
 
+/** Hours a day in which it may charge: those it stands there, and no more than the cheap ones. Undefined where neither is said. */
+function hoursToCharge({ hoursThere, cheapFromH, cheapToH }: Driver): number | undefined {
+  if (cheapFromH === undefined || cheapToH === undefined || cheapFromH === cheapToH) return hoursThere;
+  return Math.min(hoursThere ?? 24, (cheapToH - cheapFromH + 24) % 24);
+}
+
 /** Hours from miles a day at the pack’s energy a mile, or the driver’s own, against the hours the vehicle stands there. */
 export function chargingTime(driver: Driver | undefined, amperes: number, phases: 1 | 3, pack: RulePack): ChargingTime {
   const onboard = driver?.onboardA;
@@ -22,6 +28,6 @@ export function chargingTime(driver: Driver | undefined, amperes: number, phases
   const perMile = driver?.kwhPerMile ?? pack.kwhPerMile.value;
   const neededKwh = driver?.milesPerDay === undefined ? null : driver.milesPerDay * perMile;
   const hours = neededKwh === null || powerKw <= 0 ? null : neededKwh / powerKw;
-  const there = driver?.hoursThere;
+  const there = driver && hoursToCharge(driver);
   return { powerKw, neededKwh, hours, enough: hours === null || there === undefined ? null : hours <= there + 1e-9 };
 }

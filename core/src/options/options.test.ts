@@ -102,6 +102,15 @@ describe('charging time, by hand', () => {
     expect(made.hours).toBeCloseTo(hours, 3);
     expect(made.enough).toBe(hours <= 3);
   });
+  it.each([
+    ['40 miles are 11.2 kWh: 1.52 h at 32 A, within five cheap hours', 32, 0.5, 5.5, 12, true],
+    ['at 6 A 8.1 h, more than five cheap ones', 6, 0.5, 5.5, 12, false],
+    ['over midnight from 23 to 7 there are eight: 8.1 h are too many', 6, 23, 7, 12, false],
+    ['it stands there for less than the cheap hours: 1.52 h in one', 32, 23, 7, 1, false],
+  ] as const)('cheap hours: %s', (_name, amperes, cheapFromH, cheapToH, hoursThere, enough) => {
+    const driver = { milesPerDay: 40, cheapFromH, cheapToH, hoursThere };
+    expect(chargingTime(driver, amperes, 1, gbDefault).enough).toBe(enough);
+  });
   it('the vehicle’s own charger limits it, and without a need there is no time', () => {
     expect(chargingTime({ onboardA: 16 }, 32, 1, gbDefault)).toEqual({
       powerKw: 3.68,

@@ -1,16 +1,15 @@
 import type { Assessment, PerPhase } from '../assessment';
 import { lineupOf, type Lineup } from '../lineup/layout';
-import { commissioningBegun, commissioningSteps } from '../management/commissioning';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
-import { OPTION_NAMES, PRIORITY_NAMES } from '../survey/option-words';
 import type { Measurement } from '../survey/measurement';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
 import type { Figure } from '../worked';
 import { circuitSections, circuitWorkings, feederSection } from './circuit-sections';
+import { choiceSection, commissioningSections, trialSections } from './decision-sections';
 import { earthingSection, openPenRows } from './earthing-section';
 import { missingItems, type Missing } from './missing';
 import { packPhotos, type PackPhoto } from './photos';
@@ -63,6 +62,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
       ...survey.proposals.flatMap((proposal) => [
         equipmentSection(proposal, survey),
         ...circuitSections(proposal, assessment),
+        ...trialSections(proposal, survey, assessment, pack),
         ...commissioningSections(proposal, pack),
       ]),
       ...assessment.feeders.map((feeder) => feederSection(feeder)),
@@ -206,44 +206,6 @@ function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Sec
             ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
           ]
         : []),
-    ],
-  };
-}
-
-/** The record of commissioning the limiter, once it was begun. */
-function commissioningSections(proposal: Proposal, pack: RulePack): Section[] {
-  if (proposal.limiter.kind !== 'clamp' || !commissioningBegun(proposal)) return [];
-  const { doneBy, doneAt, note } = proposal.limiter.test ?? {};
-  const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
-  return [
-    {
-      title: `Limiter commissioned: ${proposal.label ?? 'vehicle charger'}`,
-      rows: [
-        ...commissioningSteps(proposal, pack).map(({ title, state, says, overLink }) =>
-          row(
-            title,
-            words[state],
-            overLink ? `${says}; read over its link ${overLink.readAt.slice(0, 16).replace('T', ' ')}` : says,
-          ),
-        ),
-        row('By', doneBy, [doneAt?.slice(0, 16).replace('T', ' '), note].filter(Boolean).join('; ')),
-      ],
-    },
-  ];
-}
-
-/** The option decided on, by whom and why; nothing where none was. */
-function choiceSection({ choice, driver }: Survey): Section {
-  if (choice?.option === undefined) return { title: 'Option chosen', rows: [] };
-  return {
-    title: 'Option chosen',
-    rows: [
-      row(
-        'Option',
-        OPTION_NAMES[choice.option],
-        [choice.reason, choice.chosenBy && `chosen by ${choice.chosenBy}`].filter(Boolean).join('; '),
-      ),
-      ...(driver?.priority === undefined ? [] : [row('What matters most', PRIORITY_NAMES[driver.priority])]),
     ],
   };
 }

@@ -10,6 +10,7 @@ import { Place } from './place';
 import { Proposal, SupplyRequest } from './proposal';
 import { Reading } from './reading';
 import { Supply } from './supply';
+import { TrialRecord } from './trial';
 import { BASES, type Basis } from './words';
 
 export const SURVEY_FORMAT = 'keen-gauge-survey';
@@ -43,6 +44,7 @@ export class Survey {
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
   @Part(() => Driver) driver?: Driver;
   @Part(() => OptionChoice) choice?: OptionChoice;
+  @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
   @Text(5000) notes?: string;
 }

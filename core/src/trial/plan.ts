@@ -96,7 +96,7 @@ function loadsOn(survey: Survey, proposal: Proposal, phase: Phase, pack: RulePac
     const { currentA, count, class: kind, phases } = connectedLoad(load, supplyPhases(survey.supply.phases), pack);
     if (currentA === null || kind === 'socket-circuit' || !phases.includes(phase)) return [];
     const at = nodeOf(tree, load.nodeId);
-    const unseen = clamp !== undefined && at !== undefined && !hangsFrom(at, clamp);
+    const unseen = clamp && at ? !hangsFrom(at, clamp) : false;
     return [{ class: kind, currentA, count, ...(unseen ? { unseen } : {}) }];
   });
 }
@@ -106,13 +106,13 @@ function clampSeesCharger(survey: Survey, { limiter, nodeId }: Proposal): boolea
   const tree = supplyTree(survey);
   const clamp = limiter.kind === 'clamp' ? tree.byId.get(limiter.clampNodeId ?? '') : undefined;
   const charger = nodeOf(tree, nodeId);
-  return clamp === undefined || charger === undefined || hangsFrom(charger, clamp);
+  return clamp && charger ? hangsFrom(charger, clamp) : true;
 }
 
 function needsOf({ driver }: Survey, { phases }: Proposal, ratedA: number, pack: RulePack): VehicleNeeds {
-  const { cheapFromH, cheapToH } = driver ?? {};
+  const { cheapFromH, cheapToH, milesPerDay: miles = USUAL.milesPerDay } = driver ?? {};
   return {
-    kwhPerDay: (driver?.milesPerDay ?? USUAL.milesPerDay) * (driver?.kwhPerMile ?? pack.kwhPerMile.value),
+    kwhPerDay: Number((miles * (driver?.kwhPerMile ?? pack.kwhPerMile.value)).toFixed(3)),
     arrivesH: USUAL.arrivesH,
     leavesH: Math.max(0, USUAL.arrivesH + (driver?.hoursThere ?? USUAL.hoursThere) - 24),
     onboardA: driver?.onboardA ?? ratedA,

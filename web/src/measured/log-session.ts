@@ -1,4 +1,5 @@
 import type { LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
+import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Trace } from '@keen-gauge/core/demand/measured/downsample';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import type { Phase } from '@keen-gauge/core/survey/words';
@@ -20,6 +21,10 @@ export class LogSession {
 
   trace(phase: Phase, from: number, to: number, steps: number): Promise<Trace | null> {
     return this.remote.trace(phase, from, to, steps);
+  }
+
+  days(phase: Phase): Promise<LogDay[]> {
+    return this.remote.days(phase);
   }
 
   close(): void {

@@ -2,6 +2,7 @@ import { analyseLog, type LogAnalysis } from '@keen-gauge/core/demand/measured/a
 import { traceOf, type Trace } from '@keen-gauge/core/demand/measured/downsample';
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
+import { logDays, type LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
 import type { Phase } from '@keen-gauge/core/survey/words';
@@ -111,7 +112,12 @@ function trace(phase: Phase, from: number, to: number, steps: number): Trace | n
   return series && values ? traceOf(series.times, values, from, to, steps) : null;
 }
 
-const api = { open, analyse, trace };
+/** The whole days of what was analysed, on one line. */
+function days(phase: Phase): LogDay[] {
+  return series ? logDays(series, phase) : [];
+}
+
+const api = { open, analyse, trace, days };
 export type LogWorker = typeof api;
 
 expose(api);

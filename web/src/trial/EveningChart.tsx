@@ -1,6 +1,16 @@
 import type { Moment } from '@keen-gauge/core/trial/evening';
 import { useState } from 'react';
-import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
 
 const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
 
@@ -14,10 +24,13 @@ export default function EveningChart({
   moments,
   ratingA,
   setPointA,
+  fault,
 }: {
   readonly moments: readonly Moment[];
   readonly ratingA: number;
   readonly setPointA: number | null;
+  /** When something goes wrong, in seconds from noon. */
+  readonly fault: { readonly fromS: number; readonly toS: number } | null;
 }) {
   const [at, setAt] = useState(0);
   const here = moments[Math.min(at, moments.length - 1)];
@@ -67,6 +80,16 @@ export default function EveningChart({
               dot={false}
               isAnimationActive={false}
             />
+            {fault && (
+              <ReferenceArea
+                x1={fault.fromS}
+                x2={Math.min(fault.toS, 86400)}
+                fill="var(--hold)"
+                fillOpacity={0.1}
+                stroke="var(--hold)"
+                strokeDasharray="3 3"
+              />
+            )}
             <ReferenceLine y={ratingA} stroke="var(--ink)" strokeWidth={2} />
             {setPointA !== null && <ReferenceLine y={setPointA} stroke="var(--ink)" strokeDasharray="6 4" />}
             <ReferenceLine x={here.second} stroke="var(--focus)" />
@@ -95,8 +118,8 @@ export default function EveningChart({
       </label>
       <p className="quiet">
         Full colour is the house, the lighter on top of it the charger; the solid line is the fuse’s rating, the broken
-        one the set-point. The dotted line is the fuse’s warmth, on the scale where the rating is all of it; indicative
-        only.
+        one the set-point; a fault lasts as long as the shaded stretch. The dotted line is the fuse’s warmth, on the
+        scale where the rating is all of it; indicative only.
       </p>
     </div>
   );

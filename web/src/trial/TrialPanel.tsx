@@ -1,45 +1,22 @@
-import type { Moment } from '@keen-gauge/core/trial/evening';
-import { trialPlan, type TrialPlan } from '@keen-gauge/core/trial/plan';
-import { statistics, type Spread } from '@keen-gauge/core/trial/statistics';
-import type { YearFigures } from '@keen-gauge/core/trial/year';
+import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/trial-words';
+import { FAULT_SHARE, trialPlan, type TrialPlan } from '@keen-gauge/core/trial/plan';
+import { stillTrue, trialRecord } from '@keen-gauge/core/trial/record';
+import type { YearFigures } from '@keen-gauge/core/trial/year';
+import { useEffect, useRef, useState } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
-import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
-import { Choice } from '../kit/Choice';
 import { NumberInput } from '../kit/NumberInput';
+import { Notice } from '../kit/Notice';
 import { Panel, Row } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { useSurvey } from '../survey/SurveyContext';
+import { TrialEvening } from './TrialEvening';
+import { TrialFigures } from './TrialFigures';
+import { loadLogDays } from './trial-log';
 import { TrialRun } from './trial-run';
-
-const EveningChart = lazy(() => import('./EveningChart'));
-
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  min-width: 100%;
-  font-variant-numeric: tabular-nums;
-  & th,
-  & td {
-    padding: 0.3rem 0.5rem;
-    border-bottom: 1px solid var(--line);
-    text-align: right;
-    vertical-align: bottom;
-  }
-  & td {
-    white-space: nowrap;
-    font-size: 0.93rem;
-  }
-  & th:first-child {
-    text-align: left;
-  }
-`;
 
 const Track = styled.div`
   height: 12px;
@@ -53,21 +30,35 @@ const Track = styled.div`
 `;
 
 const ALL_YEARS = 100;
-const FAULTS = [
-  { value: 'none', label: 'None' },
-  { value: 'clamp-off', label: 'Clamp off' },
-  { value: 'clamp-reversed', label: 'Clamp reversed' },
-] as const;
+const SHOWN_EVERY_MS = 700;
+const HABITS = 'habits';
 
-/** The trial: what really happens over many household-years, and one evening of it looked at closely. */
+/** What was played, and from what. */
+interface Played {
+  readonly plan: TrialPlan;
+  readonly days: readonly LogDay[];
+  readonly years: ReadonlyMap<number, readonly YearFigures[]>;
+}
+
+/** The trial: what a year is likely to look like under each way of running the charger, and one evening of it closely. */
 export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, pack, job, me, store } = useSurvey();
   const [seed, setSeed] = useState(1);
-  const [plan, setPlan] = useState<TrialPlan | null>(null);
-  const [years, setYears] = useState<ReadonlyMap<number, readonly YearFigures[]>>(new Map());
+  const [source, setSource] = useState(HABITS);
+  const [fault, setFault] = useState<TrialFault | 'none'>('none');
+  const [played, setPlayed] = useState<Played | null>(null);
   const [running, setRunning] = useState(false);
+  const [wrong, setWrong] = useState<string | null>(null);
   const run = useRef<TrialRun | null>(null);
-  const ready = trialPlan(survey, assessment, proposal, pack, seed);
+  /** Shows what was played up to now. */
+  const stopped = useRef<() => void>(() => undefined);
+  const logs = survey.measurements.filter(({ fileId }) => fileId !== undefined);
+  const log = logs.find(({ id }) => id === source);
+  const ready = trialPlan(survey, assessment, proposal, pack, {
+    seed,
+    measurementId: log?.id,
+    fault: fault === 'none' ? undefined : fault,
+  });
 
   useEffect(
     () => () => {
@@ -76,39 +67,84 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     [],
   );
 
-  const start = (): void => {
+  const start = async (): Promise<void> => {
     if (!ready) return;
     run.current?.stop();
-    const started = new TrialRun(ready);
-    run.current = started;
-    setPlan(ready);
-    setYears(new Map());
+    setWrong(null);
+    setPlayed(null);
     setRunning(true);
-    void started
-      .play(ALL_YEARS, (index, figures) => {
-        setYears((known) => new Map(known).set(index, figures));
-      })
-      .then(() => {
-        if (run.current === started) setRunning(false);
+    try {
+      const days = log ? await loadLogDays(job.id, log, ready.phase, pack.nominalVoltageV.value) : [];
+      const started = new TrialRun(ready, days);
+      run.current = started;
+      setPlayed({ plan: ready, days, years: new Map() });
+      // Told a few times a second: drawing every household-year would take the processor from those that play them.
+      const years = new Map<number, readonly YearFigures[]>();
+      let shownAt = 0;
+      const show = (): void => {
+        shownAt = performance.now();
+        setPlayed((known) => known && { ...known, years: new Map(years) });
+      };
+      stopped.current = show;
+      await started.play(ALL_YEARS, (index, figures) => {
+        years.set(index, figures);
+        if (years.size === 1 || performance.now() - shownAt > SHOWN_EVERY_MS) show();
       });
+      show();
+      started.stop();
+      if (run.current === started) setRunning(false);
+    } catch (error) {
+      setWrong(error instanceof Error ? error.message : 'The trial could not be played.');
+      setRunning(false);
+    }
   };
   const stop = (): void => {
     run.current?.stop();
+    stopped.current();
     setRunning(false);
   };
+  const keep = ({ plan, years }: Played): void => {
+    const inOrder = [...years.entries()].sort(([a], [b]) => a - b).map(([, figures]) => figures);
+    const record = trialRecord(proposal.id, plan, inOrder, { by: me.name, at: new Date().toISOString() });
+    store.edit({ ...survey, trials: [...(survey.trials ?? []).filter(({ id }) => id !== proposal.id), record] });
+  };
+  const years = played?.years.size ?? 0;
 
   return (
     <Panel aria-label={`Trial: ${proposal.label ?? 'New charger'}`}>
       <h2>Trial</h2>
       <p className="quiet">
-        The appliances listed, used as households use them, with the vehicle coming home, played minute by minute over{' '}
-        {ALL_YEARS} household-years. Habits are our own plain estimates: it shows what is likely, and proves nothing
-        that the guards do not.
+        The house with the vehicle coming home, played minute by minute over {ALL_YEARS} household-years. Habits are our
+        own plain estimates: it shows what is likely, and proves nothing that the guards do not.
       </p>
       {!ready ? (
         <p>List the appliances of the home and give the charger’s rating; then it can be played.</p>
       ) : (
         <Row style={{ alignItems: 'end' }}>
+          {logs.length > 0 && (
+            <span style={{ minWidth: '13rem' }}>
+              <Select
+                label="The house"
+                value={log?.id ?? HABITS}
+                options={[
+                  { value: HABITS, label: 'Appliances and habits' },
+                  ...logs.map(({ id, fileName }) => ({ value: id, label: `Log: ${fileName ?? id}` })),
+                ]}
+                onChange={setSource}
+              />
+            </span>
+          )}
+          <span style={{ minWidth: '13rem' }}>
+            <Select
+              label={`One day in ${Math.round(1 / FAULT_SHARE)} with`}
+              value={fault}
+              options={[
+                { value: 'none', label: 'No fault' },
+                ...TRIAL_FAULTS.map((each) => ({ value: each, label: TRIAL_FAULT_NAMES[each] })),
+              ]}
+              onChange={setFault}
+            />
+          </span>
           <span style={{ width: '8rem' }}>
             <NumberInput
               label="Seed"
@@ -125,18 +161,25 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
           {running ? (
             <Button onPress={stop}>Stop</Button>
           ) : (
-            <MainButton onPress={start}>{years.size > 0 ? 'Play it again' : 'Play the trial'}</MainButton>
+            <MainButton onPress={() => void start()}>{years > 0 ? 'Play it again' : 'Play the trial'}</MainButton>
           )}
         </Row>
       )}
-      {plan && (
-        <ProgressBar aria-label="Household-years played" value={years.size} minValue={0} maxValue={ALL_YEARS}>
+      {log && (
+        <LogCaution intervalS={log.intervalS ?? 0} days={log.days ?? 0} blind={proposal.limiter.kind === 'clamp'} />
+      )}
+      {wrong !== null && <Notice kind="act" title={wrong} />}
+      {played && (
+        <ProgressBar aria-label="Household-years played" value={years} minValue={0} maxValue={ALL_YEARS}>
           {({ percentage }) => (
             <>
               <span className="quiet">
-                {years.size} of {ALL_YEARS} household-years
-                {running ? '' : years.size < ALL_YEARS ? ', stopped: what was played is kept' : ''}; seed {plan.seed},{' '}
-                {plan.needs.kwhPerDay.toFixed(1)} kWh a day, home about {hour(plan.needs.arrivesH)}
+                {years} of {ALL_YEARS} household-years
+                {running ? '' : years < ALL_YEARS ? ', stopped: what was played is kept' : ''}; seed {played.plan.seed},{' '}
+                {played.plan.needs.kwhPerDay.toFixed(1)} kWh a day, home about {hour(played.plan.needs.arrivesH)}
+                {played.plan.needs.cheap
+                  ? `, charging from ${hour(played.plan.needs.cheap.fromH)} to ${hour(played.plan.needs.cheap.toH)}`
+                  : ''}
               </span>
               <Track>
                 <div style={{ width: `${percentage ?? 0}%` }} />
@@ -145,126 +188,76 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
           )}
         </ProgressBar>
       )}
-      {plan && years.size > 0 && <Figures plan={plan} years={years} />}
-      {plan && years.size > 0 && !running && <Evening key={`${plan.seed} ${years.size}`} plan={plan} years={years} />}
+      {played && years > 0 ? (
+        <>
+          <TrialFigures
+            record={trialRecord(proposal.id, played.plan, [...played.years.values()], { by: me.name, at: '' })}
+          />
+          {!running && (
+            <>
+              <Row>
+                <Button
+                  onPress={() => {
+                    keep(played);
+                  }}
+                >
+                  Keep it with the survey
+                </Button>
+              </Row>
+              <TrialEvening key={`${played.plan.seed} ${years}`} {...played} />
+            </>
+          )}
+        </>
+      ) : (
+        <Kept proposal={proposal} />
+      )}
     </Panel>
   );
 }
 
-function hour(hours: number): string {
-  return `${Math.floor(hours)}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
-}
-
-/** Each way over all years played: the middle household-year, and what nineteen in twenty stay under. */
-function Figures({
-  plan,
-  years,
-}: {
-  readonly plan: TrialPlan;
-  readonly years: ReadonlyMap<number, readonly YearFigures[]>;
-}) {
-  const rows = plan.ways.map((way, at) => ({
-    way,
-    of: statistics([...years.values()].flatMap((each) => each[at] ?? [])),
-  }));
-  const cell = ({ median, p95 }: Spread, digits: number, unit: string): string =>
-    `${median.toFixed(digits)} · ${p95.toFixed(digits)}${unit}`;
+/** What was kept of an earlier trial, and whether the survey still says what it was played from. */
+function Kept({ proposal }: { readonly proposal: Proposal }) {
+  const { survey, assessment, pack } = useSurvey();
+  const record = survey.trials?.find(({ id }) => id === proposal.id);
+  if (!record) return null;
+  const { seed = 1, measurementId, fault, years = 0, playedBy = '', playedAt } = record;
+  const plan = trialPlan(survey, assessment, proposal, pack, { seed, measurementId, fault });
   return (
-    <Scroll tabIndex={0} role="group" aria-label="Figures of the trial">
-      <Table>
-        <caption className="quiet" style={{ textAlign: 'left' }}>
-          Of each year: the middle household · nineteen in twenty stay under.
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Way</th>
-            <th scope="col">Highest, A</th>
-            <th scope="col">Minutes over {plan.terms.ratingA} A</th>
-            <th scope="col">Longest run, min</th>
-            <th scope="col">Fuse warmth, %</th>
-            <th scope="col">Mornings short</th>
-            <th scope="col">Short, kWh</th>
-            <th scope="col">Pauses</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ way, of }) => (
-            <tr key={way.id}>
-              <th scope="row">{way.name}</th>
-              <td className="figures">{cell(of.highestA, 1, '')}</td>
-              <td className="figures">{cell(of.minutesOver, 0, '')}</td>
-              <td className="figures">{cell(of.longestOverMin, 0, '')}</td>
-              <td className="figures">{cell(scaled(of.warmest, 100), 0, '')}</td>
-              <td className="figures">{cell(of.morningsShort, 0, '')}</td>
-              <td className="figures">{cell(of.shortKwh, 0, '')}</td>
-              <td className="figures">{cell(of.pauses, 0, '')}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-    </Scroll>
-  );
-}
-
-function scaled({ median, p90, p95, most }: Spread, by: number): Spread {
-  return { median: median * by, p90: p90 * by, p95: p95 * by, most: most * by };
-}
-
-/** The hardest day of all that were played under one way, second by second, with a fault if wanted. */
-function Evening({
-  plan,
-  years,
-}: {
-  readonly plan: TrialPlan;
-  readonly years: ReadonlyMap<number, readonly YearFigures[]>;
-}) {
-  const [way, setWay] = useState(plan.ways.at(-1)?.id ?? 'managed');
-  const [fault, setFault] = useState<(typeof FAULTS)[number]['value']>('none');
-  const [moments, setMoments] = useState<readonly Moment[]>([]);
-  const at = plan.ways.findIndex(({ id }) => id === way);
-  const running = plan.ways[at]?.running;
-  useEffect(() => {
-    let gone = false;
-    let [index, day, most] = [0, 0, -1];
-    for (const [year, figures] of years) {
-      const found = figures[at];
-      if (found && found.highestA > most) [index, day, most] = [year, found.highestDay, found.highestA];
-    }
-    const run = new TrialRun(plan);
-    void run.evening(index, day, at, fault === 'none' ? undefined : fault).then((played) => {
-      if (!gone) setMoments(played);
-      run.stop();
-    });
-    return () => {
-      gone = true;
-      run.stop();
-    };
-  }, [plan, years, at, fault]);
-  return (
-    <section aria-label="One evening" style={{ display: 'grid', gap: '0.7rem' }}>
-      <h3>The hardest day of them, second by second</h3>
-      <Row style={{ alignItems: 'end' }}>
-        <span style={{ minWidth: '14rem' }}>
-          <Select
-            label="Run as"
-            value={way}
-            options={plan.ways.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={setWay}
-          />
-        </span>
-      </Row>
-      {running?.kind === 'managed' && (
-        <Choice label="With a fault" tile="8.5rem" value={fault} options={FAULTS} onChange={setFault} />
+    <>
+      <h3>Kept with the survey</h3>
+      <p className="quiet">
+        {years} household-years, seed {seed}
+        {fault === undefined ? '' : `, ${TRIAL_FAULT_NAMES[fault].toLowerCase()} on some days`}; played by {playedBy}
+        {playedAt === undefined ? '' : `, ${new Date(playedAt).toLocaleString('en-GB')}`}
+      </p>
+      {(!plan || !stillTrue(record, plan)) && (
+        <Notice kind="ask" title="What it was played from has changed since. Play it again." />
       )}
-      <Suspense fallback={<Waiting />}>
-        {moments.length > 0 && (
-          <EveningChart
-            moments={moments}
-            ratingA={plan.terms.ratingA}
-            setPointA={running?.kind === 'managed' ? running.setPointA : null}
-          />
-        )}
-      </Suspense>
-    </section>
+      <TrialFigures record={record} />
+    </>
   );
+}
+
+function LogCaution({
+  intervalS,
+  days,
+  blind,
+}: {
+  readonly intervalS: number;
+  readonly days: number;
+  readonly blind: boolean;
+}) {
+  return (
+    <p className="quiet">
+      Days are drawn from the {days} whole days logged, of the season and kind where there are any.
+      {intervalS > 60
+        ? ` Its readings are ${Math.round(intervalS / 60)} min apart: what happens between them is not seen, and minutes over come out too few.`
+        : ''}
+      {blind ? ' Which part of a log the clamp would not see is not known: it is taken to see all.' : ''}
+    </p>
+  );
+}
+
+export function hour(hours: number): string {
+  return `${Math.floor(hours)}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 }

@@ -80,6 +80,23 @@ export function OptionsPanel() {
             usual={[8, 12]}
           />
           <BoundNumber
+            path={['driver', 'cheapFromH']}
+            label="Charging only from"
+            unit="h"
+            least={0}
+            most={24}
+            usual={[0.5, 23]}
+            help="Cheap hours, if it is to keep to them; half past midnight is 0.5."
+          />
+          <BoundNumber
+            path={['driver', 'cheapToH']}
+            label="Charging only until"
+            unit="h"
+            least={0}
+            most={24}
+            usual={[5.5, 7]}
+          />
+          <BoundNumber
             path={['driver', 'onboardA']}
             label="Its own charger takes, each phase"
             unit="A"
