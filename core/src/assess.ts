@@ -23,6 +23,7 @@ import { clampLimit, limiterVerdict } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
 import { chargerLimitA } from './management/limiter';
 import { placementFindings } from './management/placement';
+import { sourceFindings } from './management/sources';
 import {
   assessNodes,
   overloadFindings,
@@ -172,6 +173,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       ...loadFindings(survey, connected),
       ...measuredFindings(survey, measured, pack),
       ...declared.findings,
+      ...sourceFindings(survey, tree),
       ...chargerFindings(survey, pack, tree),
       ...placementFindings(survey, tree, connected),
       ...unratedFindings(survey, tree, fuse),

@@ -6,11 +6,12 @@ import type { Finding } from './finding';
 import type { FuseRating } from './intake/fuse-rating';
 import type { SharedService } from './intake/shared-service';
 import type { ClampLimit } from './management/clamp-limit';
-import { guard, managedDemand, type NodeFlow } from './management/managed-demand';
+import { guard, heldBy, managedDemand, type NodeFlow } from './management/managed-demand';
+import { givenOn } from './management/sources';
 import type { Survey } from './survey/survey';
 import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
-import { towardsStreet, type SupplyTree } from './tree/supply-tree';
+import { hangsFrom, towardsStreet, type SupplyTree } from './tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, written, type Figure } from './worked';
 
 /** The demand of a list of loads on each phase. */
@@ -44,8 +45,9 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
   const others = limit && below(everything.filter(({ id }) => !managed.has(id)));
   const held = limit && below(inputs.proposed.filter(({ id }) => managed.has(id)));
   // What each clamp cannot see, by node: loads, and chargers it is blind to.
-  const blinds = limit?.clamps.map(({ setPointA, seenNodes }) => ({
+  const blinds = limit?.clamps.map(({ setPointA, seenNodes, sources }) => ({
     setPointA,
+    sources,
     unseen: below(everything.filter((load) => !seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''))),
   }));
 
@@ -70,8 +72,10 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
       const found = managed.get(id);
       return found ? [{ ...found, phases }] : [];
     });
-    const unseen = blinds?.map(({ setPointA, unseen: sets }) => ({
+    const unseen = blinds?.map(({ setPointA, sources, unseen: sets }) => ({
       setPointA,
+      // What gives below this node takes from its own current; what gives elsewhere lets more of it through.
+      elsewhere: sources.filter((each) => !hangsFrom(each.node, here)),
       demands: reckoner(sets.get(node.id) ?? []),
     }));
     const flows = reckoner(others?.get(node.id) ?? []).map(({ phase, worked }, index): PhaseFlow => {
@@ -81,8 +85,9 @@ export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
         other: { ...worked, label: 'Other demand' },
         limitA: on.reduce((total, { limitA }) => total + limitA, 0),
         failSafeA: on.reduce((total, { failSafeA }) => total + failSafeA, 0),
-        clamps: (unseen ?? []).map(({ setPointA, demands }) => ({
+        clamps: (unseen ?? []).map(({ setPointA, demands, elsewhere }) => ({
           setPointA,
+          sourcesA: givenOn(elsewhere, phase),
           blind: { ...(demands[index]?.worked ?? given('', 0, 'A')), label: 'What the clamp cannot see' },
         })),
       };
@@ -119,6 +124,8 @@ function guardOf(
   const bounds = boundsOf(ratingA, flows);
   if (unknown) return { ...bounds, holds: false, why: unknown.why ?? 'The demand here is not known.' };
   if (ratingA === null) return { ...bounds, holds: true, why: 'No rating is recorded here to hold it against.' };
+  if (flows.some(({ clamps }) => clamps.some(({ sourcesA }) => sourcesA === null)))
+    return { ...bounds, holds: false, why: 'Not known what generation behind the clamp gives.' };
   const verdicts = flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, flow) }));
   const failing = verdicts.find(({ holds }) => !holds);
   if (!failing) return { ...bounds, holds: true, why: 'Within its rating, clamp working or lost.' };
@@ -142,8 +149,8 @@ function boundsOf(
   const setPoints = carrying
     .filter(({ other, limitA }) => exceeds(other.value + limitA, ratingA))
     // What another clamp of the controller keeps here the first need not.
-    .filter(({ clamps }) => clamps.slice(1).every(({ setPointA, blind }) => exceeds(setPointA + blind.value, ratingA)))
-    .map(({ clamps }) => ratingA - (clamps[0]?.blind.value ?? 0));
+    .filter(({ clamps }) => clamps.slice(1).every((clamp) => exceeds(heldBy(clamp) ?? Infinity, ratingA)))
+    .map(({ clamps: [first] }) => ratingA - (first?.blind.value ?? 0) - (first?.sourcesA ?? 0));
   const failSafes = carrying.map(({ other }) => ratingA - other.value);
   return {
     mostSetPointA: setPoints.length === 0 ? null : Math.min(...setPoints),

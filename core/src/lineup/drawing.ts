@@ -107,6 +107,7 @@ function rowMarks(row: LineupRow, at: number, place: Place): Mark[] {
     ...(row.weakest ? weakestFrame(top, place) : []),
     ...(row.weakest ? pinch(x, y) : []),
     ...symbol(row, x, y),
+    ...heldMarks(row, x, y),
     text(left, top + (narrow ? 22 : 24), fitted(row.name, words, 15.5), 15.5, 'ink', { bold: true }),
     ...ratingMarks(row, left, top + (narrow ? 43 : 45), narrow ? words - (row.weakest ? 104 : 34) : words),
     ...barMarks(row, bar, place),
@@ -145,6 +146,25 @@ function symbol(row: LineupRow, x: number, y: number): Mark[] {
     { kind: 'rect', x: left, y: top, width: SYMBOL, height: SYMBOL, fill: 'paper', stroke: 'ink', weight: 2, round: 4 },
     { kind: 'path', d: placed(SYMBOLS[row.kind], left + 3, top + 3), stroke: 'ink', weight: 1.9 },
   ];
+}
+
+/** On the corner of the symbol: a tick where it holds, a cross where it does not, an open ring where that is not known. */
+function heldMarks({ held }: LineupRow, x: number, y: number): Mark[] {
+  if (held === undefined) return [];
+  const [at, top] = [x + SYMBOL / 2 - 5, y + SYMBOL / 2 - 9];
+  const ground: Mark = {
+    kind: 'rect',
+    x: at - 3,
+    y: top - 3,
+    width: 16,
+    height: 16,
+    fill: 'paper',
+    stroke: 'ink',
+    weight: 1.2,
+    round: 8,
+  };
+  const d = held === null ? 'M3 5a2 2 0 1 0 4 0a2 2 0 1 0 -4 0' : held ? 'M1 5l3 3l5 -6' : 'M1.5 1.5l7 7M8.5 1.5l-7 7';
+  return [ground, { kind: 'path', d: placed(d, at, top), stroke: held === true ? 'left' : 'hold', weight: 2.2 }];
 }
 
 /** A path drawn from nought, moved: symbols use relative commands after each first point. */

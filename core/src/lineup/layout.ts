@@ -30,6 +30,8 @@ export interface LineupRow {
   readonly headroomA: number | null;
   readonly weakest: boolean;
   readonly over: boolean;
+  /** In one way of running the charger: whether it holds there; null where not known, left out where nothing is asked. */
+  readonly held?: boolean | null;
   /** The conductors into it, in a few words. */
   readonly cable: string;
   /** Rows of its parent and of the nodes it feeds, by place in the list. */

@@ -4,12 +4,15 @@ import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { below, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import { chargerLimitA, clampSettings } from './limiter';
+import { sourcesOn, type Source } from './sources';
 
 /** One clamp of the controller: what it is held to, and the nodes whose loads it sees. */
 export interface Clamp {
   readonly node: TreeNode;
   readonly setPointA: number;
   readonly seenNodes: ReadonlySet<string>;
+  /** Generation it sees: what that gives, the clamp does not count. */
+  readonly sources: readonly Source[];
 }
 
 /** One charger the controller holds back. */
@@ -40,6 +43,7 @@ export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null 
   const chargers: ManagedCharger[] = [];
   const keys = new Set<string>();
   let clamps: Clamp[] = [];
+  const sources = sourcesOn(survey, tree);
   for (const proposal of clamped) {
     const settings = clampSettings(proposal);
     const limitA = chargerLimitA(proposal);
@@ -47,7 +51,9 @@ export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null 
     if (!settings || 'missing' in settings || limitA === null || !node) return null;
     clamps = settings.clamps.flatMap(({ nodeId, setPointA }) => {
       const at = tree.byId.get(nodeId);
-      return at ? [{ node: at, setPointA, seenNodes: new Set(below(at).map((each) => each.node.id)) }] : [];
+      if (!at) return [];
+      const seenNodes = new Set(below(at).map((each) => each.node.id));
+      return [{ node: at, setPointA, seenNodes, sources: sources.filter((each) => seenNodes.has(each.node.node.id)) }];
     });
     if (clamps.length < settings.clamps.length) return null;
     chargers.push({ proposal, limitA, failSafeA: Math.min(settings.failSafeA, limitA), node });

@@ -17,7 +17,7 @@ const under = ({ otherA, limitA, blindA }: Parts, setPointA: number, failSafeA =
   other: given('other', otherA, 'A'),
   limitA,
   failSafeA: Math.min(failSafeA, limitA),
-  clamps: [{ setPointA, blind: given('blind', blindA, 'A') }],
+  clamps: [{ setPointA, blind: given('blind', blindA, 'A'), sourcesA: 0 }],
 });
 
 describe('managed demand', () => {

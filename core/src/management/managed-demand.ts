@@ -5,6 +5,8 @@ export interface ClampAtNode {
   readonly setPointA: number;
   /** Demand of the loads here, and limits of managed chargers here, that this clamp cannot see. */
   readonly blind: Worked;
+  /** What sources this clamp sees give elsewhere: it lets in so much more here. Null where that is not known. */
+  readonly sourcesA: number | null;
 }
 
 /** What flows at one node on one phase, part by part, in amperes. */
@@ -24,7 +26,7 @@ export interface NodeFlow {
  */
 export function managedDemand({ other, limitA, clamps }: NodeFlow): Worked {
   const together = other.value + limitA;
-  const held = clamps.map(({ setPointA, blind }) => setPointA + blind.value);
+  const held = clamps.map((clamp) => heldBy(clamp) ?? Infinity);
   const least = Math.min(together, ...held);
   const value = Math.max(other.value, least);
   return reckon(
@@ -33,11 +35,16 @@ export function managedDemand({ other, limitA, clamps }: NodeFlow): Worked {
     'A',
     () => ({
       expression:
-        'greater of other demand and the least of (other + charger limit, each set-point + what its clamp cannot see)',
+        'greater of other demand and the least of (other + charger limit, each set-point + what its clamp cannot see + what generation it sees gives elsewhere)',
       substituted: `greater of ${written(other.value)} and least of (${[together, ...held].map(written).join(', ')}) = ${written(value)} A`,
     }),
     [other, ...clamps.map(({ blind }) => blind)],
   );
+}
+
+/** The most a working clamp lets flow at a node, in amperes; null where it is not known. Source: first principles. */
+export function heldBy({ setPointA, blind, sourcesA }: ClampAtNode): number | null {
+  return sourcesA === null ? null : setPointA + blind.value + sourcesA;
 }
 
 /** Whether a node is kept within its rating on one phase, clamps working and lost; and if not, by how much. */

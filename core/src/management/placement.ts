@@ -1,5 +1,6 @@
 import type { Finding } from '../finding';
 import type { Connected } from '../demand/connected';
+import { sourcesOn } from './sources';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NODE_NAMES } from '../survey/words';
@@ -75,6 +76,8 @@ function fitFindings(
   tree: SupplyTree,
 ): Finding[] {
   const { fit } = limiter;
+  const passing = generationPassing(survey, tree, limiter.clampNodeId);
+  const seesExport = passing ?? fit?.seesExport;
   const about = { station: 'charger', subjectId: id } as const;
   const act = (name: string, title: string, remedy: string): Finding => ({
     ...about,
@@ -120,7 +123,17 @@ function fitFindings(
     found.push(
       act('one-phase-only', `one clamp, on ${fit.phase}, for a charger on three phases.`, 'One on each phase.'),
     );
-  if (fit?.seesExport === 'yes' && fit.signedReading === 'no')
+  if (passing !== undefined && (fit?.seesExport === 'yes' || fit?.seesExport === 'no') && fit.seesExport !== passing)
+    found.push({
+      ...about,
+      id: 'clamp-export-disagrees',
+      grade: 'ask',
+      title: `${label}: generation is said ${fit.seesExport === 'yes' ? '' : 'not '}to pass the clamp, but as recorded it does${passing === 'yes' ? '' : ' not'}.`,
+      remedy: 'Look where it is connected, and put one of the two right.',
+      askOf: 'surveyor',
+      field: 'proposals.limiter.fit',
+    });
+  if (seesExport === 'yes' && fit?.signedReading === 'no')
     found.push(
       act(
         'export-as-import',
@@ -132,8 +145,8 @@ function fitFindings(
     fit?.conductor === undefined ? 'on line or neutral' : '',
     fit?.arrowAlong === undefined || fit.arrowAlong === 'unknown' ? 'which way its arrow points' : '',
     fit?.insideSealed === undefined || fit.insideSealed === 'unknown' ? 'whether it stays out of sealed equipment' : '',
-    fit?.seesExport === undefined || fit.seesExport === 'unknown' ? 'whether generation passes it' : '',
-    fit?.seesExport === 'yes' && (fit.signedReading === undefined || fit.signedReading === 'unknown')
+    seesExport === undefined || seesExport === 'unknown' ? 'whether generation passes it' : '',
+    seesExport === 'yes' && (fit?.signedReading === undefined || fit.signedReading === 'unknown')
       ? 'whether its controller tells export from import'
       : '',
   ].filter((part) => part !== '');
@@ -149,6 +162,17 @@ function fitFindings(
       ownUse: true,
     });
   return found;
+}
+
+/** Whether generation passes a clamp, from where it is recorded; undefined while nobody has said whether there is any. */
+function generationPassing(
+  survey: Survey,
+  tree: SupplyTree,
+  clampNodeId: string | undefined,
+): 'yes' | 'no' | undefined {
+  const clamp = clampNodeId === undefined ? undefined : tree.byId.get(clampNodeId);
+  if (!clamp || survey.generation === undefined) return undefined;
+  return sourcesOn(survey, tree).some(({ node }) => hangsFrom(node, clamp)) ? 'yes' : 'no';
 }
 
 /** What a clamp sees, for the line-up to light up: every node below it. */

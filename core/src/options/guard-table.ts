@@ -5,10 +5,15 @@ import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
+import { written } from '../worked';
 
 /** What one node has left, in amperes, in one way of running the charger; negative is over, null is not known. */
 export interface GuardCell {
   readonly leftA: number | null;
+  /** What flows on each line; empty where it is not known. */
+  readonly flowsA: readonly number[];
+  /** The working on the fullest line, or what is not known. */
+  readonly says: string;
 }
 
 /** One way of running the charger, held against every node from the street to it. */
@@ -47,7 +52,14 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
   const modes = rates.map((currentA, at): GuardMode => {
     const cells = rungs.map((rung): GuardCell => {
       const amperes = withCharger(rung, proposal, currentA, facts);
-      return { leftA: amperes.ok && rung.ratingA !== undefined ? rung.ratingA - Math.max(...amperes.value) : null };
+      if (!amperes.ok) return unknownCell(amperes.says);
+      const most = Math.max(...amperes.value);
+      const onIt = rung.otherA.ok ? most - (rung.otherA.value[amperes.value.indexOf(most)] ?? most) : 0;
+      return cellOf(
+        amperes.value,
+        rung.ratingA,
+        `${written(most - onIt)} A of everything else${onIt > 0 ? ` + ${written(onIt)} A` : ''}`,
+      );
     });
     return {
       id: `rate-${currentA}`,
@@ -61,18 +73,44 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
   if (guarded && proposal.limiter.kind === 'clamp') {
     const managed = nodes.map(({ id, ratingA }): GuardCell => {
       const figures = Object.values(facts.nodes.get(id)?.managed ?? {});
-      const most = Math.max(...figures.map(({ value }) => value ?? Infinity));
-      return { leftA: ratingA === null || !Number.isFinite(most) || figures.length === 0 ? null : ratingA - most };
+      const flows = figures.map(({ value }) => value);
+      if (figures.length === 0 || flows.includes(null))
+        return unknownCell(figures[0]?.why ?? 'the demand is not known');
+      const fullest = figures.reduce((most, each) => ((each.value ?? 0) > (most.value ?? 0) ? each : most));
+      return cellOf(
+        flows.map((value) => value ?? 0),
+        ratingA ?? undefined,
+        fullest.working.at(-1)?.substituted ?? '',
+      );
     });
     modes.push({ id: 'managed', name: 'Managed', currentA: null, cells: managed, holds: holdsIn(managed, nodes) });
     const failSafeA = proposal.limiter.failSafeA ?? null;
-    const lost = nodes.map(({ id }): GuardCell => {
+    const lost = nodes.map(({ id, ratingA }): GuardCell => {
       const most = facts.nodes.get(id)?.guard?.mostFailSafeA ?? null;
-      return { leftA: most === null || failSafeA === null ? null : most - Math.min(failSafeA, ratedA ?? failSafeA) };
+      if (most === null || failSafeA === null || ratingA === null)
+        return unknownCell('the demand or a rating is not known');
+      const own = Math.min(failSafeA, ratedA ?? failSafeA);
+      return cellOf(
+        [ratingA - most + own],
+        ratingA,
+        `${written(ratingA - most)} A of everything else + ${written(own)} A`,
+      );
     });
     modes.push({ id: 'lost', name: 'Clamp lost', currentA: failSafeA, cells: lost, holds: holdsIn(lost, nodes) });
   }
   return { nodes, modes };
+}
+
+function unknownCell(says: string): GuardCell {
+  return { leftA: null, flowsA: [], says };
+}
+
+function cellOf(flowsA: readonly number[], ratingA: number | undefined, from: string): GuardCell {
+  const most = Math.max(...flowsA);
+  const total = from.includes('=') ? from : `${from} = ${written(most)} A`;
+  return ratingA === undefined
+    ? { leftA: null, flowsA, says: `${total}; its rating is not known` }
+    : { leftA: ratingA - most, flowsA, says: `${total} on ${written(ratingA)} A` };
 }
 
 /** A node nobody has a rating for holds nothing and stops nothing; one whose demand is not known leaves it open. */

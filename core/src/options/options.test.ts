@@ -4,6 +4,9 @@ import { gbDefault } from '../rules/gb-default';
 import { readSurvey } from '../survey/read';
 import { nodeOf, settledSurvey, type Change } from '../testing/settled-survey';
 import { chargingTime } from './charging-time';
+import { drawLineup } from '../lineup/drawing';
+import { lineupOf } from '../lineup/layout';
+import { lineupUnder } from '../lineup/under';
 import { guardTable } from './guard-table';
 import { holdsUnder, options, whyFirst, type Option } from './options';
 import { whatWouldChange } from './what-would-change';
@@ -134,6 +137,39 @@ describe('the guard table', () => {
     expect(left['Full, 32 A']).toEqual([-12, 28, false]);
     expect(left['20 A']).toEqual([0, 40, true]);
     expect(left['25 A']).toEqual([-5, 35, false]);
+  });
+});
+
+describe('the line-up with the charger run in one way', () => {
+  it('shows what then flows at each node on the way, which hold and which is weakest', () => {
+    const survey = settledSurvey(tight);
+    const assessment = assess(survey, gbDefault);
+    const [charger] = survey.proposals;
+    const { nodes, modes } = guardTable(
+      survey,
+      assessment,
+      charger ?? { id: '', kind: 'vehicle-charger', limiter: {} },
+      gbDefault,
+    );
+    const under = (id: string) => {
+      const mode = modes.find((each) => each.id === id);
+      const flows = nodes.map((node, at) => ({ id: node.id, flowsA: [], leftA: null, ...mode?.cells[at] }));
+      return new Map(lineupUnder(lineupOf(survey, assessment), flows).rows.map((row) => [row.id, row]));
+    };
+    // 40 + 32 = 72 A on 60; 40 + 16 = 56 A.
+    expect(under('rate-32').get('cut-out')).toMatchObject({ afterA: 72, over: true, held: false, weakest: true });
+    expect(under('rate-32').get('board')).toMatchObject({ afterA: 72, held: true, weakest: false });
+    expect(under('rate-16').get('cut-out')).toMatchObject({ afterA: 56, held: true });
+    expect(under('rate-16').get('service')?.held).toBeUndefined();
+    const cell = modes.find(({ id }) => id === 'rate-32')?.cells[0];
+    expect(cell?.says).toBe('40 A of everything else + 32 A = 72 A on 60 A');
+    // A tick and a cross are drawn, and nothing where nothing is asked.
+    const marks = (id: string) =>
+      drawLineup({ ...lineupOf(survey, assessment), rows: [...under(id).values()] }, 800).rows.flatMap(
+        (row) => row.marks,
+      ).length;
+    const bare = drawLineup(lineupOf(survey, assessment), 800).rows.flatMap((row) => row.marks).length;
+    expect(marks('rate-16')).toBeGreaterThan(bare);
   });
 });
 

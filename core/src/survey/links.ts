@@ -8,6 +8,8 @@ export function linkFaults(survey: Survey): Fault[] {
     ...repeatedIds('$.supply.nodes', survey.supply.nodes),
     ...repeatedIds('$.loads', survey.loads),
     ...repeatedIds('$.proposals', survey.proposals),
+    ...repeatedIds('$.generation', survey.generation ?? []),
+    ...repeatedIds('$.trials', survey.trials ?? []),
     ...repeatedIds('$.intake.faults', survey.intake.faults),
     ...repeatedIds('$.readings', survey.readings),
     ...repeatedIds('$.photos', survey.photos),
@@ -31,9 +33,13 @@ export function linkFaults(survey: Survey): Fault[] {
       ...sizeFaults(`$.loads[${index}]`, load),
     ]),
     ...survey.readings.flatMap(({ nodeId }, index) => danglingFault(`$.readings[${index}].nodeId`, nodeId, nodeIds)),
+    ...(survey.generation ?? []).flatMap(({ nodeId }, index) =>
+      danglingFault(`$.generation[${index}].nodeId`, nodeId, nodeIds),
+    ),
     ...survey.proposals.flatMap((proposal, index) => [
       ...danglingFault(`$.proposals[${index}].nodeId`, proposal.nodeId, nodeIds),
       ...danglingFault(`$.proposals[${index}].limiter.clampNodeId`, proposal.limiter.clampNodeId, nodeIds),
+      ...repeatedIds(`$.proposals[${index}].limiter.test.overLink`, proposal.limiter.test?.overLink ?? []),
       ...repeatedIds(`$.proposals[${index}].limiter.moreClamps`, proposal.limiter.moreClamps ?? []),
       ...(proposal.limiter.moreClamps ?? []).flatMap(({ nodeId }, at) =>
         danglingFault(`$.proposals[${index}].limiter.moreClamps[${at}].nodeId`, nodeId, nodeIds),

@@ -2,6 +2,7 @@ import { Equals } from 'class-validator';
 import { Driver, OptionChoice } from './driver';
 import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
+import { Generation } from './generation';
 import { Intake } from './intake';
 import { Load } from './load';
 import { Measurement } from './measurement';
@@ -40,6 +41,8 @@ export class Survey {
   @ListOf(() => Measurement, 50) measurements: Measurement[] = [];
   @ListOf(() => Photo, 500) photos: Photo[] = [];
   @ListOf(() => Load, 500) loads: Load[] = [];
+  /** Left out, nobody has said whether there is any. */
+  @ListOf(() => Generation, 20) generation?: Generation[];
   @Part(() => Declaration) declaration: Declaration = new Declaration();
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
   @Part(() => Driver) driver?: Driver;

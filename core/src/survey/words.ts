@@ -170,6 +170,15 @@ export type ListBasis = Exclude<Basis, 'measurement'>;
 export const MEASUREMENT_KINDS = ['spot', 'full-load-test', 'logger', 'half-hourly'] as const;
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 
+/** What may send power back on the premises. */
+export const GENERATION_KINDS = ['pv', 'battery', 'other-generation'] as const;
+export type GenerationKind = (typeof GENERATION_KINDS)[number];
+export const GENERATION_NAMES: Readonly<Record<GenerationKind, string>> = {
+  pv: 'PV',
+  battery: 'Battery',
+  'other-generation': 'Generation',
+};
+
 /** The steps of commissioning a limiter. */
 export const COMMISSIONING_STEPS = ['reading', 'gives-way', 'clamp-pulled', 'settings'] as const;
 export type CommissioningStepId = (typeof COMMISSIONING_STEPS)[number];

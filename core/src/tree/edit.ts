@@ -118,6 +118,7 @@ function rehung(survey: Survey, to: (id: string) => string | undefined): Survey 
   return plainSurvey({
     ...survey,
     loads: survey.loads.map(led),
+    ...(survey.generation ? { generation: survey.generation.map(led) } : {}),
     readings: survey.readings.map(led),
     proposals: survey.proposals.map((proposal) => {
       const { clampNodeId, moreClamps, ...limiter } = proposal.limiter;

@@ -67,7 +67,7 @@ describe('an evening second by second', () => {
       other: given('Other demand', seenA + blindA, 'A'),
       limitA,
       failSafeA: Math.min(failSafeA, limitA),
-      clamps: [{ setPointA, blind: given('Blind', blindA, 'A') }],
+      clamps: [{ setPointA, blind: given('Blind', blindA, 'A'), sourcesA: 0 }],
     };
     if (!guard(ratingA, flow).holds) return null;
     const house = jumpy(seed, 240, seenA, blindA, staysS);

@@ -50,6 +50,13 @@ function spoken(row: LineupRow): string {
     `after ${amperes(row.afterA)}`,
     left,
     row.weakest ? 'weakest link' : '',
+    row.held === undefined
+      ? ''
+      : row.held === null
+        ? 'not known whether it holds'
+        : row.held
+          ? 'holds'
+          : 'does not hold',
   ]
     .filter((part) => part !== '')
     .join(', ');

@@ -116,8 +116,10 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         label="Does its arrow point along the current, street to house?"
       />
       <BoundAnswer path={[...path, 'fit', 'insideSealed']} label="Would it sit inside sealed equipment?" />
-      <BoundAnswer path={[...path, 'fit', 'seesExport']} label="Does generation or a battery send power past it?" />
-      {proposal.limiter.fit?.seesExport === 'yes' && (
+      {survey.generation === undefined && (
+        <BoundAnswer path={[...path, 'fit', 'seesExport']} label="Does generation or a battery send power past it?" />
+      )}
+      {(proposal.limiter.fit?.seesExport === 'yes' || (survey.generation?.length ?? 0) > 0) && (
         <BoundAnswer path={[...path, 'fit', 'signedReading']} label="Can its controller tell export from import?" />
       )}
     </Stack>

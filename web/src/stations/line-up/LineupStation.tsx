@@ -1,5 +1,6 @@
 import type { Finding } from '@keen-gauge/core/finding';
 import { lineupOf } from '@keen-gauge/core/lineup/layout';
+import { lineupUnder } from '@keen-gauge/core/lineup/under';
 import { lineupSvg } from '@keen-gauge/core/lineup/svg';
 import { FileDown, Printer, Shapes } from 'lucide-react';
 import { useCallback, useRef, useState } from 'react';
@@ -9,6 +10,7 @@ import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
 import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
@@ -16,6 +18,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { OpenHere } from '../OpenHere';
 import { StationFrame } from '../StationFrame';
 import { NodeEditor } from './NodeEditor';
+import { useRunAs } from './run-as';
 
 const Beside = styled.div`
   display: grid;
@@ -34,7 +37,16 @@ const Beside = styled.div`
 /** The supply from the street to the boards, drawn live; any part of it is changed where it stands. */
 export function LineupStation() {
   const { survey, assessment, job } = useSurvey();
-  const lineup = lineupOf(survey, assessment);
+  const ways = useRunAs();
+  const [runAs, setRunAs] = useState('recorded');
+  const way = ways.find(({ id }) => id === runAs);
+  const recorded = lineupOf(survey, assessment);
+  const lineup = way
+    ? lineupUnder(
+        recorded,
+        [...way.cells].map(([id, cell]) => ({ id, ...cell })),
+      )
+    : recorded;
   const [chosen, setChosen] = useState<string>();
   const [shapes, setShapes] = useState(false);
   const [editing, setEditing] = useState(false);
@@ -75,6 +87,22 @@ export function LineupStation() {
       )}
       <Beside>
         <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
+          {ways.length > 0 && (
+            <div className="no-print" style={{ maxWidth: '22rem' }}>
+              <Select
+                label="Drawn with the charger run as"
+                value={way?.id ?? 'recorded'}
+                options={[
+                  { value: 'recorded', label: 'Recorded' },
+                  ...ways.map(({ id, name, mode }) => ({
+                    value: id,
+                    label: `${name}: ${mode.holds === null ? 'not known' : mode.holds ? 'holds' : 'does not hold'}`,
+                  })),
+                ]}
+                onChange={setRunAs}
+              />
+            </div>
+          )}
           {lineup.rows.length === 0 ? (
             <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
           ) : (

@@ -4,6 +4,7 @@ import { PhotoStrip } from '../../photos/PhotoStrip';
 import { NodeChecks } from './NodeChecks';
 import { NodeFields } from './NodeFields';
 import { NodeFindings } from './NodeFindings';
+import { NodeGuards } from './NodeGuards';
 import { NodeShape } from './NodeShape';
 import { NODE_NAMES } from '@keen-gauge/core/survey/words';
 
@@ -27,6 +28,7 @@ export function NodeEditor({
       <NodeFields node={node} />
       <NodeChecks nodeId={nodeId} />
       <NodeFindings nodeId={nodeId} />
+      <NodeGuards nodeId={nodeId} />
       <h3>Photographs</h3>
       <PhotoStrip subject="node" subjectId={nodeId} of={name} />
       <NodeShape node={node} onChosen={onChosen} />

@@ -14,6 +14,7 @@ import { freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { BasesPanel } from './BasesPanel';
 import { DecisionPanel } from './DecisionPanel';
+import { GenerationPanel } from './GenerationPanel';
 import { LoadRow } from './LoadRow';
 import { QuickLoads } from './QuickLoads';
 
@@ -47,6 +48,7 @@ export function LoadsStation() {
         )}
         <AddLoad />
       </Panel>
+      <GenerationPanel />
     </StationFrame>
   );
 }

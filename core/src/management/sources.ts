@@ -1,0 +1,109 @@
+import type { Finding } from '../finding';
+import { supplyPhases } from '../demand/connected';
+import type { Survey } from '../survey/survey';
+import { GENERATION_NAMES, NODE_NAMES, type Phase } from '../survey/words';
+import { nodeOf } from '../tree/sets-below';
+import { hangsFrom, phaseAt, protects, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
+import { exceeds, written } from '../worked';
+
+/** Generation or storage, where it feeds in and how much it may give on each of its lines. */
+export interface Source {
+  readonly id: string;
+  readonly label: string;
+  readonly node: TreeNode;
+  /** Null while not known. */
+  readonly ratedA: number | null;
+  readonly phases: readonly Phase[];
+}
+
+/** Everything on the premises that sends power back, on the tree. One of unknown phase may give on any. */
+export function sourcesOn(survey: Survey, tree: SupplyTree): Source[] {
+  const supply = supplyPhases(survey.supply.phases);
+  return (survey.generation ?? []).flatMap(({ id, kind, label, nodeId, ratedA, phases, phase }) => {
+    const node = nodeOf(tree, nodeId);
+    if (!node) return [];
+    const line = phase ?? phaseAt(node);
+    return [
+      {
+        id,
+        label: label ?? GENERATION_NAMES[kind],
+        node,
+        ratedA: ratedA ?? null,
+        phases: phases === 3 || line === undefined || line === 'all' ? supply : [line],
+      },
+    ];
+  });
+}
+
+/** What sources may give on a line together; null where that of one is not known. */
+export function givenOn(sources: readonly Source[], phase: Phase): number | null {
+  let total = 0;
+  for (const { phases, ratedA } of sources)
+    if (phases.includes(phase)) {
+      if (ratedA === null) return null;
+      total += ratedA;
+    }
+  return total;
+}
+
+/** What is to be said about generation itself; what it does to a clamp is said where the clamp is. */
+export function sourceFindings(survey: Survey, tree: SupplyTree): Finding[] {
+  const sources = sourcesOn(survey, tree);
+  return [...sources.flatMap((source) => ownFindings(source, survey)), ...fedFromBoth(sources)];
+}
+
+function ownFindings({ id, label, ratedA }: Source, survey: Survey): Finding[] {
+  const found: Finding[] = [];
+  const about = { station: 'loads', subjectId: id, askOf: 'surveyor', grade: 'ask' } as const;
+  if (ratedA === null)
+    found.push({
+      ...about,
+      id: 'generation-without-rating',
+      title: `${label}: not known how much it gives, so nothing behind a clamp that sees it can be promised.`,
+      remedy: 'Take the rated current from its plate or papers.',
+      field: 'generation.ratedA',
+    });
+  const recorded = survey.generation?.find((each) => each.id === id);
+  const listed = recorded?.chargingListed;
+  if (recorded?.kind === 'battery' && listed !== 'yes')
+    found.push({
+      ...about,
+      id: 'storage-charging-not-listed',
+      title: `${label}: it is a load when it charges, and that is ${listed === 'no' ? 'not' : 'not known to be'} among the loads.`,
+      remedy: 'List what it takes with the loads.',
+      field: 'generation.chargingListed',
+    });
+  return found;
+}
+
+/**
+ * A board fed from the supply and from generation may carry both at once: what the device before it lets in and what the
+ * generation gives together have to stay within the board's own rating. Source: BS 7671 section 551.
+ */
+function fedFromBoth(sources: readonly Source[]): Finding[] {
+  const boards = new Set(
+    sources.flatMap(({ node }) => towardsStreet(node).filter((each) => each.node.kind === 'board')),
+  );
+  return [...boards].flatMap((board): Finding[] => {
+    const ratingA = board.node.ratingA;
+    const before = towardsStreet(board.parent).flatMap((here) =>
+      protects(here) && here.node.ratingA !== undefined ? [here.node.ratingA] : [],
+    );
+    if (ratingA === undefined || before.length === 0) return [];
+    const inA = Math.min(...before);
+    const here = sources.filter(({ node }) => hangsFrom(node, board));
+    const worst = Math.max(...supplyPhases(3).map((phase) => givenOn(here, phase) ?? 0));
+    if (!exceeds(inA + worst, ratingA)) return [];
+    return [
+      {
+        id: 'board-fed-from-both',
+        grade: 'act',
+        station: 'line-up',
+        title: `${board.node.label ?? NODE_NAMES.board}: ${written(inA)} A from the supply and ${written(worst)} A from generation may meet on a board rated ${written(ratingA)} A.`,
+        remedy: 'A board rated for both together, a smaller device before it, or the generation connected elsewhere.',
+        subjectId: board.node.id,
+        source: 'BS 7671 section 551',
+      },
+    ];
+  });
+}

@@ -1,0 +1,30 @@
+import { Stack } from '../../kit/Panel';
+import { StateMark } from '../../kit/StateMark';
+import { useRunAs } from './run-as';
+
+/** How a node stands in every way of running the charger, with the working. */
+export function NodeGuards({ nodeId }: { readonly nodeId: string }) {
+  const found = useRunAs().flatMap(({ id, name, cells }) => {
+    const cell = cells.get(nodeId);
+    return cell ? [{ id, name, cell }] : [];
+  });
+  if (found.length === 0) return null;
+  return (
+    <Stack as="section" aria-label="Held against its rating" style={{ '--gap': '0.35rem' }}>
+      <h3>The charger run as …</h3>
+      {found.map(({ id, name, cell: { leftA, says } }) => (
+        <p key={id} style={{ margin: 0 }}>
+          <StateMark
+            state={leftA === null ? 'not-known' : leftA < -1e-6 ? 'fails' : 'holds'}
+            words={
+              leftA === null ? name : `${name}: ${Math.abs(leftA).toFixed(1)} A ${leftA < -1e-6 ? 'over' : 'left'}`
+            }
+          />{' '}
+          <span className="quiet" style={{ overflowWrap: 'anywhere' }}>
+            {says}
+          </span>
+        </p>
+      ))}
+    </Stack>
+  );
+}
