@@ -1,4 +1,5 @@
 /** What may be done for a charger at the far end of a feeder, each reckoned, the first answer first. */
+import { settingsOf } from '../management/settings';
 import type { Proposal } from '../survey/proposal';
 import { protects, type TreeNode } from '../tree/supply-tree';
 import { exceeds, written } from '../worked';
@@ -104,7 +105,7 @@ function ownDropAt({ ownDrop, proposal }: FeederCase, chargerA: number): number 
 /** The largest usual setting at which everything holds. */
 function hold(of: FeederCase): FeederAnswer {
   const { ratedA = 0 } = of.proposal;
-  const steps = of.facts.pack.circuit.settingsA.value.filter((step) => step < ratedA);
+  const steps = settingsOf(of.proposal, of.facts.pack);
   const tried = steps.map((step) => ({ step, at: holdsAt(of, step) }));
   const best = tried.find(({ at }) => at.holds === true);
   if (best) {

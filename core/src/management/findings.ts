@@ -1,10 +1,12 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
+import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, type SupplyTree } from '../tree/supply-tree';
 import { commissioningBegun, commissioningSteps } from './commissioning';
 import { clampSettings } from './limiter';
+import { stepAtMost } from './set-points';
 
 /** What is still to be said about the new equipment and how it is limited. */
 export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Finding[] {
@@ -78,6 +80,7 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         field: 'proposals.limiter.fixedA',
         source: pack.leastChargingA.source,
       });
+    findings.push(...settingFindings(proposal));
     if (kind === 'fixed' && fixedA === undefined)
       findings.push({
         ...about,
@@ -122,6 +125,49 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
       });
     return findings;
   });
+}
+
+/** Settings the equipment does not have: currents that are none of its steps, management it cannot do. */
+function settingFindings({
+  id,
+  label = 'New charger',
+  limiter,
+  ratedA,
+  stepsA,
+  failSafesA,
+  clampLinks,
+}: Proposal): Finding[] {
+  const about = { station: 'charger', subjectId: id, grade: 'act' } as const;
+  const found: Finding[] = [];
+  const { kind, fixedA, failSafeA } = limiter;
+  if (kind === 'fixed' && fixedA !== undefined && fixedA !== ratedA && stepsA?.length && !stepsA.includes(fixedA)) {
+    const below = stepAtMost(fixedA, stepsA);
+    found.push({
+      ...about,
+      id: 'setting-no-step',
+      title: `${label}: it cannot be set to ${fixedA} A.`,
+      remedy:
+        below === null ? 'Its least step is higher: other equipment, or a clamp.' : `The step below is ${below} A.`,
+      field: 'proposals.limiter.fixedA',
+    });
+  }
+  if (kind === 'clamp' && failSafeA !== undefined && failSafesA && !failSafesA.includes(failSafeA))
+    found.push({
+      ...about,
+      id: 'fail-safe-no-step',
+      title: `${label}: its fail-safe cannot be set to ${failSafeA} A.`,
+      remedy: failSafesA.length === 0 ? 'It has no fail-safe setting.' : `It has ${failSafesA.join(', ')} A.`,
+      field: 'proposals.limiter.failSafeA',
+    });
+  if (kind === 'clamp' && clampLinks?.length === 0)
+    found.push({
+      ...about,
+      id: 'cannot-manage',
+      title: `${label}: this equipment takes no clamp.`,
+      remedy: 'A fixed setting, or equipment that manages by clamp.',
+      field: 'proposals.limiter.kind',
+    });
+  return found;
 }
 
 /** Whether chargers are managed by clamps that are not the same, so that no one controller shares what is left. */

@@ -1,6 +1,7 @@
 import type { Assessment } from '../assessment';
 import { rungsOf, withCharger } from '../circuit/room';
 import type { CircuitFacts } from '../circuit/circuit-facts';
+import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
@@ -47,7 +48,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
   };
   const rungs = rungsOf(proposal, facts).reverse();
   const { ratedA } = proposal;
-  const rates = ratedA === undefined ? [] : [ratedA, ...pack.circuit.settingsA.value.filter((step) => step < ratedA)];
+  const rates = ratedA === undefined ? [] : [ratedA, ...settingsOf(proposal, pack)];
   const nodes = rungs.map(({ here, name, ratingA }) => ({ id: here.node.id, label: name, ratingA: ratingA ?? null }));
   const modes = rates.map((currentA, at): GuardMode => {
     const cells = rungs.map((rung): GuardCell => {

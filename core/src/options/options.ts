@@ -2,8 +2,9 @@
 import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import { settingBounds } from '../management/set-points';
+import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
-import type { OptionKind, Priority } from '../survey/option-words';
+import { COST_BANDS, type CostBand, type OptionKind, type Priority } from '../survey/option-words';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -26,13 +27,18 @@ export interface Option {
   readonly whoMustAgree: string;
   /** Weeks, from and to. */
   readonly waitWeeks: readonly [number, number];
-  readonly costBand: string;
+  readonly costBand: CostBand;
+  readonly costWords: string;
   readonly cautions: readonly string[];
   /** The survey under this option, to be taken over when it is chosen. */
   readonly survey: Survey;
 }
 
 interface Draft {
+  /** What keeps it from being known, whatever this supply says. */
+  readonly open?: string;
+  /** What is taken over when it is chosen, where that is not what was reckoned. */
+  readonly takes?: Survey;
   readonly kind: OptionKind;
   readonly title: string;
   readonly survey: Survey;
@@ -51,6 +57,7 @@ export function options(survey: Survey, pack: RulePack): Option[] {
     fuseUpgrade(survey, pack),
     unLoop(survey),
     threePhase(survey),
+    otherSupply(survey),
     fewerChargers(survey),
   ].filter((each) => each !== null);
   const made = drafts.map((draft) => judged(draft, first, pack));
@@ -89,7 +96,8 @@ function fullRate(survey: Survey): Draft {
 /** The largest usual setting at which nothing is over; the least of them where none holds. */
 function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
   const most = Math.max(...survey.proposals.map(({ ratedA }) => ratedA ?? 0));
-  const steps = pack.circuit.settingsA.value.filter((step) => step < most);
+  const widest = survey.proposals.find(({ ratedA }) => ratedA === most);
+  const steps = widest ? settingsOf(widest, pack) : [];
   const at = (fixedA: number): Survey => withLimiter(survey, () => ({ kind: 'fixed', fixedA }));
   let best = steps.at(-1);
   if (best === undefined) return null;
@@ -231,6 +239,32 @@ function threePhase(survey: Survey): Draft | null {
   };
 }
 
+/**
+ * The new equipment off this supply altogether, on the landlord’s or one of its own. What is left here is reckoned; the other
+ * supply is not surveyed, so whether it holds there is not known.
+ */
+function otherSupply(survey: Survey): Draft | null {
+  if (!hasOtherSupply(survey)) return null;
+  return {
+    kind: 'other-supply',
+    title: 'On a different supply of the site',
+    survey: { ...survey, proposals: [] },
+    chargingA: survey.proposals[0]?.ratedA ?? null,
+    cautions: [
+      'The other supply needs a survey of its own before anything is said of it.',
+      'Who pays for the energy has to be settled; two supplies’ earthing must not meet at the equipment.',
+    ],
+    open: 'The other supply is not surveyed.',
+    takes: survey,
+  };
+}
+
+/** Where there is usually another supply, or room for one: no single home, several fuses in one head, several installations. */
+function hasOtherSupply({ place, supply, request }: Survey): boolean {
+  const fuses = supply.nodes.filter(({ kind }) => kind === 'switch-fuse').length;
+  return (place.premises ?? 'household') !== 'household' || fuses > 1 || (request.installationsOnDevelopment ?? 1) > 1;
+}
+
 function fewerChargers(survey: Survey): Draft | null {
   if (survey.proposals.length < 2) return null;
   return {
@@ -273,7 +307,8 @@ export function holdsUnder({ nodes, demand, findings, supply }: Assessment): Hol
 
 function judged(draft: Draft, first: Proposal, pack: RulePack): Option {
   const assessment = assess(draft.survey, pack);
-  const { holds, why } = holdsUnder(assessment);
+  const held = holdsUnder(assessment);
+  const { holds, why } = draft.open !== undefined && held.holds === true ? { holds: null, why: draft.open } : held;
   const terms = pack.optionTerms.value[draft.kind];
   const weakest = assessment.nodes.find(({ id }) => id === assessment.weakest?.nodeId);
   return {
@@ -288,8 +323,9 @@ function judged(draft: Draft, first: Proposal, pack: RulePack): Option {
     whoMustAgree: terms.whoMustAgree,
     waitWeeks: terms.waitWeeks,
     costBand: terms.costBand,
+    costWords: pack.costBandWords[terms.costBand],
     cautions: draft.cautions,
-    survey: draft.survey,
+    survey: draft.takes ?? draft.survey,
   };
 }
 
@@ -300,13 +336,11 @@ function weakestWords(label: string, headroomA: number): string {
 /** Under this a night hardly fills a battery: put behind what charges faster until the customer says what matters. */
 const SLOW_KW = 3.6;
 
-const BANDS: readonly string[] = ['none', 'low', 'middle', 'high'];
-
 /** Those that hold before those not known before those that do not; then by wait, cost or charging power, least work last. */
 function rank(option: Option, priority: Priority | undefined): number {
   const state = option.holds === true ? 0 : option.holds === null ? 1000 : 2000;
   const wait = option.waitWeeks[1];
-  const cost = BANDS.indexOf(option.costBand);
+  const cost = COST_BANDS.indexOf(option.costBand);
   const slow = 50 - (option.charging?.powerKw ?? 0);
   const short = option.charging?.enough === false ? 200 : 0;
   if (priority === 'cheapest') return state + short + cost * 60 + wait;

@@ -1,4 +1,4 @@
-import type { OptionKind } from '../survey/option-words';
+import type { CostBand, OptionKind } from '../survey/option-words';
 import type { ListBasis, LoadClass, Premises } from '../survey/words';
 import type { CircuitRules } from './circuit-rules';
 import type { EarthingRules } from './earthing-rules';
@@ -38,7 +38,7 @@ export type TriggerDemand = 'unmanaged' | 'managed';
 export interface OptionTerms {
   readonly whoMustAgree: string;
   readonly waitWeeks: readonly [number, number];
-  readonly costBand: 'none' | 'low' | 'middle' | 'high';
+  readonly costBand: CostBand;
 }
 
 /** Everything set from outside that an assessment depends on. Data only: a firm may override any of it. */
@@ -78,6 +78,8 @@ export interface RulePack {
   readonly kwhPerMile: Ruled<number>;
   /** Of each option: who must agree, how many weeks it takes, and its cost band, which the firm sets. */
   readonly optionTerms: Ruled<Readonly<Record<OptionKind, OptionTerms>>>;
+  /** What each cost band is called. */
+  readonly costBandWords: Readonly<Record<CostBand, string>>;
   readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
   readonly clampErrorPercent: Ruled<number>;
   /** How far a reading may lie from what it should be when a limiter is commissioned. */

@@ -16,6 +16,10 @@ export const WAY_PLANS = ['spare-way', 'share-ways', 'small-board', 'larger-boar
 export type WayPlan = (typeof WAY_PLANS)[number];
 
 /** How the clamp, or the network, reaches the equipment. */
+/** How a clamp can be joined to the equipment it serves. */
+export const CLAMP_LINKS = ['wired', 'wireless'] as const;
+export type ClampLink = (typeof CLAMP_LINKS)[number];
+
 export const LINKS = ['wired', 'wireless', 'none'] as const;
 export type Link = (typeof LINKS)[number];
 

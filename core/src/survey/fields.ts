@@ -48,6 +48,30 @@ export function Quantity(unit: string, least: number, most: number): Decorator {
   );
 }
 
+/** Numbers between two bounds, at most so many, in the unit named; one value as a whole, not members of their own. */
+export function Quantities(unit: string, least: number, most: number, longest: number): Decorator {
+  const message = `at most ${longest} numbers from ${least} to ${most} ${unit}`;
+  return together(
+    optional(),
+    IsArray({ message }),
+    ArrayMaxSize(longest, { message }),
+    IsNumber({ allowInfinity: false, allowNaN: false }, { message, each: true }),
+    Min(least, { message, each: true }),
+    Max(most, { message, each: true }),
+  );
+}
+
+/** Words of a closed list, at most as many as it has. */
+export function SomeOf(choices: readonly string[]): Decorator {
+  const message = `some of ${choices.join(', ')}`;
+  return together(
+    optional(),
+    IsArray({ message }),
+    ArrayMaxSize(choices.length, { message }),
+    IsIn([...choices], { message, each: true }),
+  );
+}
+
 /** A whole number between two bounds. */
 export function Count(least: number, most: number): Decorator {
   const message = `a whole number from ${least} to ${most}`;

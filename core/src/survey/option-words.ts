@@ -7,9 +7,14 @@ export const OPTION_KINDS = [
   'fuse-upgrade',
   'un-loop',
   'three-phase',
+  'other-supply',
   'fewer-chargers',
 ] as const;
 export type OptionKind = (typeof OPTION_KINDS)[number];
+
+/** What an option costs, from nothing beyond the work itself upwards; the firm says what each means. */
+export const COST_BANDS = ['none', 'low', 'middle', 'high'] as const;
+export type CostBand = (typeof COST_BANDS)[number];
 
 /** What the customer cares about most. */
 export const PRIORITIES = ['soonest', 'cheapest', 'fastest-charging'] as const;
@@ -28,5 +33,6 @@ export const OPTION_NAMES: Readonly<Record<OptionKind, string>> = {
   'fuse-upgrade': 'Fuse upgrade',
   'un-loop': 'Un-looping',
   'three-phase': 'Three-phase supply',
+  'other-supply': 'A different supply on the site',
   'fewer-chargers': 'Fewer or shared chargers',
 };

@@ -1,4 +1,5 @@
 import { NewCircuit } from './circuit';
+import { CLAMP_LINKS, type ClampLink } from './circuit-words';
 import {
   Count,
   Id,
@@ -7,9 +8,11 @@ import {
   Moment,
   OneOf,
   Part,
+  Quantities,
   Quantity,
   Reference,
   RequiredOneOf,
+  SomeOf,
   Text,
   YesNo,
 } from './fields';
@@ -105,6 +108,14 @@ export class Proposal extends NewCircuit {
   @Text(100) makeAndModel?: string;
   @Quantity('A', 1, 1000) ratedA?: number;
   @OneOf([1, 3]) phases?: 1 | 3;
+  /** The currents it can be set to, where that is not any; left out, those usually met are reckoned with. */
+  @Quantities('A', 1, 1000, 40) stepsA?: number[];
+  /** The fail-safe currents it can be set to; left out, any. */
+  @Quantities('A', 0, 1000, 40) failSafesA?: number[];
+  /** How its clamps can be joined to it; none where it manages nothing. */
+  @SomeOf(CLAMP_LINKS) clampLinks?: ClampLink[];
+  /** The firm's profile it was filled in from, as it was called then. */
+  @Text(100) profile?: string;
   @OneOf(PHASES) phase?: LoadPhase;
   @Reference() nodeId?: string;
   @Part(() => Limiter) limiter: Limiter = new Limiter();

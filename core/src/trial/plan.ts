@@ -1,6 +1,7 @@
 import type { Assessment } from '../assessment';
 import { connectedLoad, supplyPhases } from '../demand/connected';
 import { settingBounds } from '../management/set-points';
+import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
@@ -123,11 +124,12 @@ function needsOf({ driver }: Survey, { phases }: Proposal, ratedA: number, pack:
 
 function waysOf(
   assessment: Assessment,
-  { limiter }: Proposal,
+  proposal: Proposal,
   ratedA: number,
   ratingA: number,
   pack: RulePack,
 ): TrialWay[] {
+  const { limiter } = proposal;
   const clamped = limiter.kind === 'clamp' && limiter.setPointA !== undefined && limiter.failSafeA !== undefined;
   const bounds = clamped ? null : settingBounds(assessment, 1, pack);
   const setPointA =
@@ -135,7 +137,7 @@ function waysOf(
     bounds?.withMarginA ??
     Math.max(0, ratingA - pack.setPointMargin.value.amperes);
   const failSafeA = (clamped ? limiter.failSafeA : undefined) ?? pack.leastChargingA.value;
-  const steps = pack.circuit.settingsA.value.filter((step) => step < ratedA).slice(0, 6);
+  const steps = settingsOf(proposal, pack).slice(0, 6);
   const fixed = [steps[0], steps[2], steps[4], steps[5]].filter((step) => step !== undefined);
   return [
     { id: 'full', name: `Full, ${ratedA} A`, running: { kind: 'free', limitA: ratedA } },

@@ -1,0 +1,47 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, ValidateNested } from 'class-validator';
+import type { RulePack } from '../rules/rule-pack';
+import { Count, Text } from '../survey/fields';
+import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/option-words';
+
+/** What one option costs and how long it takes, as a firm has found. */
+export class FirmOptionTerms {
+  @IsIn([...OPTION_KINDS], { message: `one of ${OPTION_KINDS.join(', ')}` }) option: OptionKind;
+  @IsIn([...COST_BANDS], { message: `one of ${COST_BANDS.join(', ')}` }) costBand: CostBand;
+  @Count(0, 520) fromWeeks?: number;
+  @Count(0, 520) toWeeks?: number;
+}
+
+/** What a firm writes for a cost band, such as an amount. */
+export class FirmBandWords {
+  @IsIn([...COST_BANDS], { message: `one of ${COST_BANDS.join(', ')}` }) band: CostBand;
+  @Text(40) words?: string;
+}
+
+/** A firm's own cost bands and waits; what it has not set is the rule pack's. */
+export class FirmTerms {
+  @IsArray({ message: 'a list' })
+  @ArrayMaxSize(OPTION_KINDS.length, { message: 'each option once' })
+  @ValidateNested({ each: true, message: 'an object' })
+  @Type(() => FirmOptionTerms)
+  options: FirmOptionTerms[] = [];
+  @IsArray({ message: 'a list' })
+  @ArrayMaxSize(COST_BANDS.length, { message: 'each band once' })
+  @ValidateNested({ each: true, message: 'an object' })
+  @Type(() => FirmBandWords)
+  bands: FirmBandWords[] = [];
+}
+
+/** The rule pack with a firm's own terms laid over it. A wait that ends before it begins is put in order. */
+export function withFirmTerms(pack: RulePack, terms: FirmTerms | undefined): RulePack {
+  if (!terms || (terms.options.length === 0 && terms.bands.length === 0)) return pack;
+  const value = { ...pack.optionTerms.value };
+  for (const { option, costBand, fromWeeks, toWeeks } of terms.options) {
+    const usual = value[option];
+    const [from, to] = [fromWeeks ?? usual.waitWeeks[0], toWeeks ?? usual.waitWeeks[1]];
+    value[option] = { ...usual, costBand, waitWeeks: [Math.min(from, to), Math.max(from, to)] };
+  }
+  const words = { ...pack.costBandWords };
+  for (const { band, words: own } of terms.bands) if (own !== undefined && own !== '') words[band] = own;
+  return { ...pack, optionTerms: { value, source: 'the firm’s own' }, costBandWords: words };
+}
