@@ -91,6 +91,18 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await expect(trial.getByText('11:59')).toBeVisible();
   await choose(page, 'With a fault', 'Clamp off');
   await expect(trial.getByRole('img', { name: /^A day from noon to noon/ })).toBeVisible();
+
+  // Played to the end, drawn, kept with its seed; told as old once the house has changed.
+  await trial.getByRole('button', { name: 'Play it again' }).click();
+  await expect(trial.getByText(/^100 of 100 household-years; seed 1/)).toBeVisible({ timeout: 60000 });
+  await expect(trial.getByRole('img', { name: /^Full, 32 A: middle/ })).toBeVisible();
+  await trial.getByRole('button', { name: 'Keep it with the survey' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(trial.getByText(/^100 household-years, seed 1; played by Isla/)).toBeVisible();
+  await expect(trial.getByText('has changed since')).toBeHidden();
+  await page.getByRole('button', { name: 'Miles a day: 20 miles' }).click();
+  await expect(trial.getByText('has changed since')).toBeVisible();
   await saved(page);
 });
 
@@ -177,4 +189,88 @@ test('a limiter is commissioned over its own link against the bench, a pulled cl
   await expect(third).toContainText('read over its link by Isla');
   await link.getByRole('button', { name: 'End the link' }).click();
   await expect(panel.getByRole('button', { name: 'Link the charge point' })).toBeVisible();
+});
+
+test('the firm’s equipment fills a charger in; a setting it does not have is told; its cost bands stand in the options', async ({
+  page,
+}) => {
+  await signIn(page, 'maren');
+  await page.getByRole('link', { name: 'The firm’s own' }).click();
+  const equipment = page.getByRole('region', { name: 'Charging equipment' });
+  await equipment.getByRole('button', { name: 'Add equipment' }).click();
+  await equipment.getByLabel('Name').fill('Dial charger of ours');
+  await equipment.getByLabel('Settings').fill('ten');
+  await expect(equipment).toContainText('Amperes, such as');
+  await expect(equipment.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await equipment.getByLabel('Settings').fill('8, 14, 32');
+  await equipment.getByRole('button', { name: 'Save' }).click();
+  await expect(equipment.getByRole('group', { name: 'Dial charger of ours' })).toContainText('steps 8, 14, 32 A');
+  const terms = page.getByRole('region', { name: 'What the options cost' });
+  await terms.getByLabel('Band “low” is called').fill('up to 300');
+  await terms.getByRole('button', { name: 'Save' }).click();
+  await expect(terms).toContainText('Saved.');
+
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await newJob(page, '8 Split Lane');
+  await goTo(page, 'New charger');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await page.getByRole('button', { name: /Fill in from/ }).click();
+  await page.getByRole('option', { name: 'Dial charger of ours' }).click();
+  await choose(page, 'How is it kept inside the supply?', 'Fixed limit');
+  await page.getByLabel('Held to', { exact: true }).fill('13');
+  await expect(page.getByRole('region', { name: 'Still open here' })).toContainText('it cannot be set to 13 A');
+  await page.getByRole('button', { name: 'Held to: 14 A' }).click();
+  await expect(page.getByRole('region', { name: 'Still open here' })).not.toContainText('cannot be set');
+  await expect(page.getByRole('table', { name: 'What each step means' })).toContainText('3.2 kW');
+  const managed = page
+    .getByRole('region', { name: 'Options', exact: true })
+    .getByRole('listitem')
+    .filter({ hasText: 'Managed by clamp' });
+  await expect(managed).toContainText('up to 300');
+});
+
+test('the line-up shows each way of running the charger; generation beside the clamp breaks what held', async ({
+  page,
+}) => {
+  await signIn(page, 'isla');
+  await newJob(page, '10 Split Lane');
+  await goTo(page, 'Line-up');
+  await page.getByRole('button', { name: /^Two boards/ }).click();
+  await goTo(page, 'Intake and cut-out');
+  await page.getByRole('button', { name: 'Fuse rating, each phase: 80 A' }).click();
+  await choose(page, 'How is the rating known?', 'Label');
+  await goTo(page, 'Loads');
+  await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
+  await goTo(page, 'New charger');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
+  await choose(page, 'Phases', 'Single-phase');
+
+  // 67.1 + 32 A on 80 A are 19.1 over; held to 10 A there are 2.9 left.
+  await goTo(page, 'Line-up');
+  const runAs = async (way: RegExp): Promise<void> => {
+    await page.getByRole('button', { name: /Drawn with the charger run as/ }).click();
+    await page.getByRole('option', { name: way }).click();
+  };
+  const cutOut = page.getByRole('option', { name: /^Cut-out/ });
+  await runAs(/^Full, 32 A: does not hold/);
+  await expect(cutOut).toContainText('19.1 A over its rating');
+  await expect(cutOut).toContainText('does not hold');
+  await runAs(/^10 A: holds/);
+  await expect(cutOut).toContainText('2.9 A left');
+  await cutOut.click();
+  await expect(page.getByRole('region', { name: 'Held against its rating' })).toContainText(
+    '67.10 A of everything else + 32 A = 99.10 A on 80 A',
+  );
+
+  // Generation of unknown size is asked about; none is recorded as none.
+  await goTo(page, 'Loads');
+  const generation = page.getByRole('region', { name: 'Generation and storage' });
+  await generation.getByRole('button', { name: 'There is none' }).click();
+  await expect(generation).toContainText('it is recorded');
+  await generation.getByRole('button', { name: 'Add what there is' }).click();
+  await expect(page.getByRole('region', { name: 'Still open here' })).toContainText('not known how much it gives');
+  await generation.getByRole('button', { name: 'The most it gives, each phase: 16 A' }).click();
+  await expect(page.getByRole('region', { name: 'Still open here' })).not.toContainText('not known how much it gives');
+  await saved(page);
 });

@@ -69,6 +69,11 @@ describe('the database itself keeps firms apart', () => {
     'instruments',
     'logs',
     'log_mappings',
+    'charge_points',
+    'charge_point_samples',
+    'charge_point_calls',
+    'equipment_profiles',
+    'firm_terms',
   ])('%s: nothing without a firm, nothing of another', async (table) => {
     expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
     const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));

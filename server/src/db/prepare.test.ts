@@ -28,7 +28,13 @@ describe('preparing a database', () => {
     const client = new Client({ connectionString: url });
     await client.connect();
     const run = await client.query<{ name: string }>('SELECT name FROM migrations');
-    expect(run.rows.map(({ name }) => name)).toEqual(['001_foundations.sql', '002_photographs.sql', '003_logs.sql']);
+    expect(run.rows.map(({ name }) => name)).toEqual([
+      '001_foundations.sql',
+      '002_photographs.sql',
+      '003_logs.sql',
+      '004_charge_points.sql',
+      '005_firm_own.sql',
+    ]);
     await client.end();
   });
 

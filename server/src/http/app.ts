@@ -11,6 +11,7 @@ import { join } from 'node:path';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import { chargePointRoutes } from '../charge-points/routes';
+import { firmRoutes } from '../firm/routes';
 import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { instrumentRoutes } from '../instruments/routes';
@@ -77,6 +78,7 @@ export function makeApp(parts: AppParts): Express {
   api.use('/jobs/:jobId/logs', signedIn, logRoutes(pool));
   api.use('/jobs/:jobId/charge-points', signedIn, chargePointRoutes(pool));
   api.use('/log-mappings', signedIn, logMappingRoutes(pool));
+  api.use('/firm', signedIn, firmRoutes(pool));
   api.use('/instruments', signedIn, instrumentRoutes(pool));
   api.use('/jobs', signedIn, jobRoutes(pool));
   api.use('/packs', signedIn, packRoutes(pool));

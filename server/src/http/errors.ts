@@ -15,9 +15,9 @@ const READING_ERRORS: Readonly<Record<string, Problem>> = {
 /** A client-made id that something this firm may or may not see already has: nothing more is said of it. */
 const TAKEN_ID = new Problem(409, 'Not stored', 'That id is taken. Send it again under another; nothing was changed.');
 
-/** PostgreSQL’s unique violation. */
+/** PostgreSQL’s unique violation, and its refusal to write over a row of another firm. */
 function isTakenId(error: unknown): boolean {
-  return error instanceof Error && 'code' in error && error.code === '23505';
+  return error instanceof Error && 'code' in error && (error.code === '23505' || error.code === '42501');
 }
 
 /** Every error as a problem document; what is not the caller's doing is logged, without the request's contents. */

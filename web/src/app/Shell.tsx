@@ -1,4 +1,4 @@
-import { CircleHelp, Gauge, LogOut } from 'lucide-react';
+import { CircleHelp, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -83,6 +83,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
           <Wide>{me.firm}</Wide>
         </span>
+        <Bench to="/firm">
+          <SlidersHorizontal size={19} aria-hidden /> <Wide>The firm’s own</Wide>
+        </Bench>
         <Bench to="/instruments">
           <Gauge size={19} aria-hidden /> <Wide>Instruments</Wide>
         </Bench>

@@ -1,3 +1,4 @@
+import { settingsOf } from '@keen-gauge/core/management/settings';
 import { settingBounds, stepAtMost, type SettingBounds } from '@keen-gauge/core/management/set-points';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Plus, Trash2 } from 'lucide-react';
@@ -42,7 +43,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
           unit="A"
           least={0}
           most={1000}
-          usual={[0, 6, 10, 16]}
+          usual={proposal.failSafesA ?? [0, 6, 10, 16]}
           help="What it drops to when the clamp or its link is lost; 0 stops it."
         />
       </FieldGrid>
@@ -133,7 +134,8 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
   const path = ['proposals', proposal.id, 'limiter'];
   const { setPointA, setBy, withMarginA, withMarginPercentA, withErrorA, failSafeA, failSafeBy } = bounds;
   const { amperes, percent } = pack.setPointMargin.value;
-  const step = failSafeA === null ? null : stepAtMost(failSafeA, [...pack.circuit.settingsA.value, 0]);
+  const step =
+    failSafeA === null ? null : stepAtMost(failSafeA, proposal.failSafesA ?? [...settingsOf(proposal, pack), 0]);
   const take = (field: string, value: number, words: string) => (
     <Button
       onPress={() => {

@@ -147,7 +147,7 @@ export function OptionsPanel() {
                     <dt>Wait</dt>
                     <dd>{waitWords(option)}</dd>
                     <dt>Cost</dt>
-                    <dd>{option.costBand}</dd>
+                    <dd>{option.costWords}</dd>
                   </dl>
                   {option.cautions.map((caution) => (
                     <p key={caution} className="quiet">

@@ -1,3 +1,4 @@
+import { settingsOf } from '@keen-gauge/core/management/settings';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Trash2 } from 'lucide-react';
 import { BareButton } from '../../kit/Button';
@@ -8,7 +9,9 @@ import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundTex
 import { placesToHang } from '../places';
 import { ClampPanel } from './ClampPanel';
 import { CommissioningPanel } from './CommissioningPanel';
+import { FillIn } from './FillIn';
 import { GuardPanel } from './GuardPanel';
+import { StepsTable } from './StepsTable';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -22,6 +25,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
     <>
       <Panel aria-label={proposal.label ?? 'Vehicle charger'}>
         <h2>{proposal.label ?? 'Vehicle charger'}</h2>
+        <FillIn proposal={proposal} />
         <FieldGrid>
           <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
           <BoundText
@@ -77,10 +81,13 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
             unit="A"
             least={0}
             most={1000}
-            usual={[10, 13, 16, 20, 25, 32]}
+            usual={settingsOf(proposal, pack)
+              .filter((step) => step >= least)
+              .reverse()}
             help={`Never under ${least} A.`}
           />
         )}
+        {kind === 'fixed' && proposal.stepsA && proposal.stepsA.length > 0 && <StepsTable proposal={proposal} />}
         {kind === 'clamp' && <ClampPanel proposal={proposal} />}
       </Panel>
       <GuardPanel proposal={proposal} />

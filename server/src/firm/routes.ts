@@ -1,0 +1,41 @@
+import { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
+import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
+import { Router } from 'express';
+import type { Pool } from 'pg';
+import { inFirm } from '../db/firm-scope';
+import { askerOf, idParameter } from '../http/asker';
+import { bodyAs } from '../http/body';
+import { profilesOf, putProfile, putTerms, termsOf } from './queries';
+
+/** What a firm sets for itself: its kinds of charging equipment, and what options cost and how long they take. */
+export function firmRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.get('/equipment', async (request, response) => {
+    response.json({ profiles: await inFirm(pool, askerOf(request), profilesOf) });
+  });
+
+  router.post('/equipment/:profileId', async (request, response) => {
+    const asker = askerOf(request);
+    const id = idParameter(request, 'profileId', 'profile');
+    const profile = bodyAs(EquipmentProfile, { ...(request.body as object), id });
+    const profiles = await inFirm(pool, asker, async (db) => {
+      await putProfile(db, asker, id, profile);
+      return profilesOf(db);
+    });
+    response.status(201).json({ profiles });
+  });
+
+  router.get('/terms', async (request, response) => {
+    response.json({ terms: await inFirm(pool, askerOf(request), termsOf) });
+  });
+
+  router.post('/terms', async (request, response) => {
+    const asker = askerOf(request);
+    const terms = bodyAs(FirmTerms, request.body);
+    await inFirm(pool, asker, (db) => putTerms(db, asker, terms));
+    response.status(201).json({ terms });
+  });
+
+  return router;
+}

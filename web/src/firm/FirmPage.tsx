@@ -1,0 +1,30 @@
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { Stack } from '../kit/Panel';
+import { EquipmentPanel } from './EquipmentPanel';
+import { TermsPanel } from './TermsPanel';
+
+const Page = styled.main`
+  max-width: 60rem;
+  margin: 0 auto;
+  padding: 1rem clamp(0.7rem, 2vw, 1.4rem) 3rem;
+`;
+
+/** What a firm sets for itself: the charging equipment it fits, and what the options cost it. */
+export default function FirmPage() {
+  return (
+    <Page id="main">
+      <Stack>
+        <div>
+          <Link to="/">Jobs</Link>
+          <h1>The firm’s own</h1>
+          <p className="quiet">
+            Kinds of equipment to fill new chargers in from, and what the options cost and how long they take here.
+          </p>
+        </div>
+        <EquipmentPanel />
+        <TermsPanel />
+      </Stack>
+    </Page>
+  );
+}

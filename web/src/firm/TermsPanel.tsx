@@ -1,0 +1,138 @@
+import type { FirmOptionTerms, FirmTerms } from '@keen-gauge/core/firm/option-terms';
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
+import { rulePack } from '@keen-gauge/core/rules/catalogue';
+import {
+  COST_BANDS,
+  OPTION_KINDS,
+  OPTION_NAMES,
+  type CostBand,
+  type OptionKind,
+} from '@keen-gauge/core/survey/option-words';
+import { useState } from 'react';
+import { putFirmTerms, useFirmTerms } from '../api/firm';
+import { useMe } from '../api/me';
+import { Waiting } from '../app/Waiting';
+import { MainButton } from '../kit/Button';
+import { FieldGrid } from '../kit/fields';
+import { Notice } from '../kit/Notice';
+import { NumberInput } from '../kit/NumberInput';
+import { Panel, Row, Stack } from '../kit/Panel';
+import { Select } from '../kit/Select';
+import { TextInput } from '../kit/TextInput';
+
+/** What the options cost the firm and how long they take. */
+export function TermsPanel() {
+  const { data, error, mutate } = useFirmTerms();
+  return (
+    <Panel aria-label="What the options cost">
+      <h2>What the options cost</h2>
+      {error && !data && <Notice kind="act" title="The firm’s terms could not be loaded." />}
+      {!data && !error && <Waiting />}
+      {data && (
+        <TermsForm
+          terms={data.terms}
+          onSave={async (terms) => {
+            await mutate(await putFirmTerms(terms), false);
+          }}
+        />
+      )}
+    </Panel>
+  );
+}
+
+function TermsForm({
+  terms,
+  onSave,
+}: {
+  readonly terms: FirmTerms;
+  readonly onSave: (terms: FirmTerms) => Promise<void>;
+}) {
+  const { me } = useMe();
+  const pack = rulePack(me?.rulePackId ?? '') ?? gbDefault;
+  const [draft, setDraft] = useState(terms);
+  const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
+  const changeOption = (option: OptionKind, change: Partial<FirmOptionTerms>): void => {
+    const usual = pack.optionTerms.value[option];
+    const now: FirmOptionTerms = draft.options.find((each) => each.option === option) ?? {
+      option,
+      costBand: usual.costBand,
+      fromWeeks: usual.waitWeeks[0],
+      toWeeks: usual.waitWeeks[1],
+    };
+    setDraft({ ...draft, options: [...draft.options.filter((each) => each.option !== option), { ...now, ...change }] });
+  };
+  const save = async (): Promise<void> => {
+    try {
+      await onSave(draft);
+      setSaid({ kind: 'note', title: 'Saved. Every survey of the firm compares with these now.' });
+    } catch (failed) {
+      setSaid({ kind: 'act', title: failed instanceof Error ? failed.message : 'It could not be saved.' });
+    }
+  };
+  return (
+    <Stack>
+      <p className="quiet">A band is what the firm calls it: an amount, or a word.</p>
+      <FieldGrid>
+        {COST_BANDS.map((band) => (
+          <TextInput
+            key={band}
+            label={`Band “${pack.costBandWords[band]}” is called`}
+            value={draft.bands.find((each) => each.band === band)?.words ?? ''}
+            maxLength={40}
+            onChange={(words) => {
+              setDraft({ ...draft, bands: [...draft.bands.filter((each) => each.band !== band), { band, words }] });
+            }}
+          />
+        ))}
+      </FieldGrid>
+      {OPTION_KINDS.map((option) => {
+        const own = draft.options.find((each) => each.option === option);
+        const usual = pack.optionTerms.value[option];
+        return (
+          <Stack as="section" key={option} aria-label={OPTION_NAMES[option]} style={{ '--gap': '0.3rem' }}>
+            <h3>{OPTION_NAMES[option]}</h3>
+            <FieldGrid>
+              <Select
+                label="Cost"
+                value={own?.costBand ?? usual.costBand}
+                options={COST_BANDS.map((band): { value: CostBand; label: string } => ({
+                  value: band,
+                  label: pack.costBandWords[band],
+                }))}
+                onChange={(costBand) => {
+                  changeOption(option, { costBand });
+                }}
+              />
+              <NumberInput
+                label="Wait, from"
+                unit="wk"
+                least={0}
+                most={520}
+                whole
+                value={own?.fromWeeks ?? usual.waitWeeks[0]}
+                onChange={(fromWeeks) => {
+                  changeOption(option, { fromWeeks: fromWeeks ?? 0 });
+                }}
+              />
+              <NumberInput
+                label="Wait, to"
+                unit="wk"
+                least={0}
+                most={520}
+                whole
+                value={own?.toWeeks ?? usual.waitWeeks[1]}
+                onChange={(toWeeks) => {
+                  changeOption(option, { toWeeks: toWeeks ?? 0 });
+                }}
+              />
+            </FieldGrid>
+          </Stack>
+        );
+      })}
+      <Row>
+        <MainButton onPress={() => void save()}>Save</MainButton>
+      </Row>
+      {said && <Notice kind={said.kind} title={said.title} />}
+    </Stack>
+  );
+}
