@@ -10,7 +10,6 @@ import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
-import { Select } from '../../kit/Select';
 import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
@@ -18,7 +17,8 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { OpenHere } from '../OpenHere';
 import { StationFrame } from '../StationFrame';
 import { NodeEditor } from './NodeEditor';
-import { useRunAs } from './run-as';
+import { waysOf } from './run-as';
+import { AS_RECORDED, RunAsSelect } from './RunAsSelect';
 
 const Beside = styled.div`
   display: grid;
@@ -36,10 +36,11 @@ const Beside = styled.div`
 
 /** The supply from the street to the boards, drawn live; any part of it is changed where it stands. */
 export function LineupStation() {
-  const { survey, assessment, job } = useSurvey();
-  const ways = useRunAs();
-  const [runAs, setRunAs] = useState('recorded');
-  const way = ways.find(({ id }) => id === runAs);
+  const at = useSurvey();
+  const { survey, assessment, job } = at;
+  const [runAs, setRunAs] = useState<string>(AS_RECORDED);
+  // Reckoned at once only where it is drawn; the choice of ways follows a moment later.
+  const way = runAs === AS_RECORDED ? undefined : waysOf(at).find(({ id }) => id === runAs);
   const recorded = lineupOf(survey, assessment);
   const lineup = way
     ? lineupUnder(
@@ -87,22 +88,7 @@ export function LineupStation() {
       )}
       <Beside>
         <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
-          {ways.length > 0 && (
-            <div className="no-print" style={{ maxWidth: '22rem' }}>
-              <Select
-                label="Drawn with the charger run as"
-                value={way?.id ?? 'recorded'}
-                options={[
-                  { value: 'recorded', label: 'Recorded' },
-                  ...ways.map(({ id, name, mode }) => ({
-                    value: id,
-                    label: `${name}: ${mode.holds === null ? 'not known' : mode.holds ? 'holds' : 'does not hold'}`,
-                  })),
-                ]}
-                onChange={setRunAs}
-              />
-            </div>
-          )}
+          <RunAsSelect value={runAs} onChange={setRunAs} />
           {lineup.rows.length === 0 ? (
             <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
           ) : (

@@ -1,4 +1,8 @@
+import type { Assessment } from '@keen-gauge/core/assessment';
 import { guardTable, type GuardCell, type GuardMode } from '@keen-gauge/core/options/guard-table';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { useDeferredValue, useMemo } from 'react';
 import { useSurvey } from '../../survey/SurveyContext';
 
 /** One way of running one charger, with what it does at every node on its way. */
@@ -9,11 +13,28 @@ export interface RunAs {
   readonly cells: ReadonlyMap<string, GuardCell>;
 }
 
-/** Every way of running every charger whose rating is known. */
+/** Every way of running every charger whose rating is known; follows the survey a moment behind what is being typed. */
 export function useRunAs(): readonly RunAs[] {
   const { survey, assessment, pack } = useSurvey();
+  const now = useMemo(() => ({ survey, assessment, pack }), [survey, assessment, pack]);
+  return waysOf(useDeferredValue(now));
+}
+
+export interface Reckoned {
+  readonly survey: Survey;
+  readonly assessment: Assessment;
+  readonly pack: RulePack;
+}
+
+/** Kept by what it was reckoned from, since the drawing and the node beside it both show it. */
+const kept = new WeakMap<Reckoned['assessment'], readonly RunAs[]>();
+
+/** The same, at once. */
+export function waysOf({ survey, assessment, pack }: Reckoned): readonly RunAs[] {
+  const found = kept.get(assessment);
+  if (found) return found;
   const several = survey.proposals.length > 1;
-  return survey.proposals.flatMap((proposal) => {
+  const made = survey.proposals.flatMap((proposal) => {
     const { nodes, modes } = guardTable(survey, assessment, proposal, pack);
     return modes.map((mode) => ({
       id: `${proposal.id} ${mode.id}`,
@@ -22,4 +43,6 @@ export function useRunAs(): readonly RunAs[] {
       cells: new Map(nodes.flatMap(({ id }, at) => (mode.cells[at] ? [[id, mode.cells[at]] as const] : []))),
     }));
   });
+  kept.set(assessment, made);
+  return made;
 }
