@@ -12,6 +12,7 @@ import { benchLogPage } from './log-page';
 import { benchOptions } from './options';
 import { benchPhotos } from './photos';
 import { benchTrial } from './trial';
+import { benchTrialPage } from './trial-page';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
   assess: benchAssess,
@@ -23,6 +24,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   photos: benchPhotos,
   options: benchOptions,
   trial: benchTrial,
+  'trial-page': benchTrialPage,
 };
 
 const wanted = process.argv.slice(2);

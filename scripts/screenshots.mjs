@@ -6,6 +6,7 @@ import { ensureBuilt } from './machine/build.mjs';
 import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startLimiterBench } from './machine/limiter-bench.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT } from './machine/root.mjs';
 
@@ -13,10 +14,41 @@ const OUT = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Name, size, light, job (part of its place), station, buttons to press there, and the part to bring to the top. */
+/** Draws the line-up with the first charger at its full rate. */
+async function chooseWay(page) {
+  await page.getByRole('button', { name: /Drawn with the charger run as/ }).click();
+  await page.getByRole('option', { name: /Full/ }).first().click();
+}
+
+async function playTrial(page) {
+  await page.getByRole('button', { name: 'Play the trial' }).click();
+  await page.getByText(/^100 of 100/).waitFor({ timeout: 120_000 });
+}
+
+/** Links the bench's charge point, has it give way, and takes what was read. */
+async function commission(page, bench) {
+  const world = (change) =>
+    fetch(`${bench.house}/world`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(change),
+    });
+  const panel = page.getByRole('region', { name: 'Commissioning the limiter' });
+  await panel.getByRole('button', { name: 'Link the charge point' }).click();
+  const typed = panel.getByRole('region', { name: 'Link to the charge point' }).getByRole('definition');
+  await typed.first().waitFor();
+  const [url, name, key] = await typed.allTextContents();
+  await world({ manager: { url, name, key }, shower: true });
+  await panel.getByRole('button', { name: /^Send it/ }).click({ timeout: 20_000 });
+  await page.waitForTimeout(4000);
+  await panel.getByRole('button', { name: 'Take what it settled at' }).click({ timeout: 30_000 });
+  await panel.getByRole('button', { name: 'Read its settings' }).click();
+  await panel.getByText('Passed').nth(1).waitFor();
+}
+
+/** Name, size, light, job (part of its place), station or page, buttons to press there or what to do, part to bring to the top. */
 const VIEWS = [
   ['jobs', DESK, 'paper'],
-  ['place', DESK, 'paper', 'High Sett', 'place'],
   ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
   ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
@@ -29,11 +61,12 @@ const VIEWS = [
   ['to-look', DESK, 'paper', 'High Sett', 'to-look'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Candlemas', 'pack'],
-  ['history', DESK, 'paper', 'Candlemas', 'history'],
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
-  ['three-phase', DESK, 'paper', 'Candle Court', 'line-up'],
+  ['three-phase', DESK, 'paper', 'Candle Court', 'line-up', chooseWay],
+  ['trial', DESK, 'paper', 'Larkrise', 'charger', playTrial, '^Trial'],
+  ['commissioning', DESK, 'paper', 'Larkrise', 'charger', commission, '^Commissioning'],
+  ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
-  ['phone-circuit', PHONE, 'daylight', 'Boathouse', 'circuit'],
 ];
 
 async function main() {
@@ -45,6 +78,7 @@ async function main() {
   const { chromium } = await import('@playwright/test');
   const database = await startThrowaway();
   const server = await startServer(prepareDatabase(database.url, { demo: true }), 4850);
+  const bench = await startLimiterBench(4860, 300);
   const browser = await chromium.launch({
     executablePath: chromiumBinary() ?? '',
     args: BROWSER_ARGS,
@@ -67,13 +101,16 @@ async function main() {
       await page.goto('/');
       const first = page.getByRole('link', { name: new RegExp(place ?? 'Candlemas') });
       await first.waitFor();
+      if (!place && station) await page.goto(station);
       if (place) {
         const path = await first.getAttribute('href');
         await page.goto(`${path}/${station}`);
         await page.getByRole('heading', { level: 1 }).waitFor();
         if (station === 'history') await page.getByText('revision 1', { exact: false }).first().waitFor();
       }
-      for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
+      if (typeof button === 'function') await button(page, bench);
+      else
+        for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
       await page.waitForLoadState('networkidle');
       if (part) {
         const region = page.getByRole('region', { name: new RegExp(part) });
@@ -88,6 +125,7 @@ async function main() {
     }
   } finally {
     await browser.close();
+    bench.stop();
     await server.stop();
     database.stop();
   }

@@ -1,6 +1,8 @@
 import { gbDefault } from '../rules/gb-default';
 import type { LimiterTest, Proposal } from '../survey/proposal';
-import { commissioningBegun, commissioningSteps } from './commissioning';
+import { packPhotos } from '../pack/photos';
+import { settledSurvey } from '../testing/settled-survey';
+import { commissioningBegun, commissioningSteps, STEP_TITLES, stepSubject } from './commissioning';
 
 const good: LimiterTest = {
   knownLoadA: 13,
@@ -44,5 +46,34 @@ describe('commissioning a limiter', () => {
   it('is begun once anything is recorded', () => {
     expect(commissioningBegun(proposal({}))).toBe(false);
     expect(commissioningBegun(proposal({ pulledA: 6 }))).toBe(true);
+  });
+});
+
+describe('figures read over the link', () => {
+  const test = {
+    pulledA: 6,
+    overLink: [{ id: 'clamp-pulled' as const, valueA: 6, readAt: '2026-11-25T18:00:00Z', readBy: 'Isla' }],
+  };
+  const step = (of: object) =>
+    commissioningSteps(
+      {
+        id: 'c',
+        kind: 'vehicle-charger',
+        ratedA: 32,
+        limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, test: of },
+      },
+      gbDefault,
+    ).find(({ id }) => id === 'clamp-pulled');
+  it('say so, until somebody types another', () => {
+    expect(step(test)?.overLink).toEqual({ readAt: '2026-11-25T18:00:00Z', readBy: 'Isla' });
+    expect(step({ ...test, pulledA: 10 })?.overLink).toBeUndefined();
+    expect(step({ pulledA: 6 })?.overLink).toBeUndefined();
+  });
+  it('photographs of a step are named by it, and a step’s id is one that is kept', () => {
+    const survey = settledSurvey((s) => {
+      s.photos = [{ id: 'p', subject: 'commissioning', subjectId: stepSubject('clamp-pulled', 'car') }];
+    });
+    expect(packPhotos(survey)[0]?.under).toContain(STEP_TITLES['clamp-pulled']);
+    expect(stepSubject('settings', 'x'.repeat(64))).toHaveLength(64);
   });
 });

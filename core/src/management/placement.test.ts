@@ -28,6 +28,7 @@ function open(...changes: Change[]): string[] {
 describe('where a clamp sits and how it is put on', () => {
   it.each<[string, Change, readonly string[]]>([
     ['after the meter, before the split: it sees everything', clamp('isolator'), []],
+    ['before the meter, on conductors that are not the customer’s', clamp('meter'), ['clamp-before-meter act']],
     ['after the split: blind to the other board', clamp('board'), ['clamp-blind note']],
     ['on the other side of the split: it does not carry the charger', clamp('annexe'), ['clamp-wrong-side act']],
     ['arrow against the current', clamp('isolator', { ...right, arrowAlong: 'no' }), ['clamp-reversed act']],

@@ -3,7 +3,7 @@ import type { Connected } from '../demand/connected';
 import { sourcesOn } from './sources';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES } from '../survey/words';
+import { NODE_NAMES, type NodeKind } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
 import { below, hangsFrom, phaseAt, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 
@@ -35,6 +35,9 @@ export function placementFindings(survey: Survey, tree: SupplyTree, existing: re
     .flatMap((proposal) => [...whereFindings(proposal, tree, existing), ...fitFindings(proposal, survey, tree)]);
 }
 
+/** Nodes whose incoming conductor is the operator’s or the meter operator’s. */
+const BEFORE_THE_METER: readonly NodeKind[] = ['service', 'cut-out', 'meter'];
+
 function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly Connected[]): Finding[] {
   const clamp = tree.byId.get(proposal.limiter.clampNodeId ?? '');
   const charger = nodeOf(tree, proposal.nodeId);
@@ -55,10 +58,22 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
         remedy: 'On the line tail after the meter and before any split, where it carries the charger and every board.',
       },
     ];
+  const found: Finding[] = BEFORE_THE_METER.includes(clamp.node.kind)
+    ? [
+        {
+          ...about,
+          id: 'clamp-before-meter',
+          grade: 'act',
+          title: `${nameOf(clamp)}: the clamp here sits before the meter, on conductors that are not the customer’s.`,
+          remedy: 'On the line tail after the meter and before any split: it sees the same there.',
+        },
+      ]
+    : [];
   const blind = blindTo(clamp, existing, tree);
-  if (blind.length === 0) return [];
+  if (blind.length === 0) return found;
   const places = [...new Set(blind.map(({ at }) => at))].join(', ');
   return [
+    ...found,
     {
       ...about,
       id: 'clamp-blind',

@@ -110,7 +110,7 @@ export const SCENARIOS: readonly Scenario[] = [
       {
         by: 2,
         change: (s) => {
-          s.proposals = [charger({ limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' } })];
+          s.proposals = [charger({ limiter: { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'isolator' } })];
         },
       },
     ],
@@ -150,7 +150,7 @@ export const SCENARIOS: readonly Scenario[] = [
           s.proposals = [
             charger({
               label: 'Van charger',
-              limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'meter' },
+              limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'isolator' },
             }),
           ];
         },
