@@ -56,12 +56,12 @@ export function TrialFigures({ record }: { readonly record: TrialRecord }) {
     `${(spread?.median ?? 0).toFixed(digits)} · ${(spread?.p95 ?? 0).toFixed(digits)}`;
   return (
     <>
+      <p className="quiet">
+        Of each year: the middle household · nineteen in twenty stay under. The fuse is {record.ratingA} A; its warmth
+        is a share of what operates it, indicative only.
+      </p>
       <Scroll tabIndex={0} role="group" aria-label="Figures of the trial">
         <Table>
-          <caption className="quiet" style={{ textAlign: 'left' }}>
-            Of each year: the middle household · nineteen in twenty stay under. The fuse is {record.ratingA} A; its
-            warmth is a share of what operates it, indicative only.
-          </caption>
           <thead>
             <tr>
               <th scope="col">Way</th>
