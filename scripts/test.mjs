@@ -27,10 +27,14 @@ function run(what, args, env = {}) {
   return made.status === 0;
 }
 
-/** Starts something that has a core to itself while other checks run; what it says is printed when it is asked for. */
-function alongside(what, args) {
+/** Starts something that runs while other checks do; what it says is printed when it is asked for. */
+function alongside(what, args, env = {}) {
   const started = Date.now();
-  const child = spawn(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
   let said = '';
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (said += part));
   const ended = new Promise((resolve) => child.on('close', resolve));
@@ -45,10 +49,8 @@ function alongside(what, args) {
 
 const tool = (path) => join(ROOT, 'node_modules', path);
 
-/** Runs a suite and reads its counts from the report it wrote; a suite that wrote none counts as one failure. */
-function counted(what, args, env, report, read) {
-  rmSync(report, { force: true });
-  const good = run(what, args, env);
+/** Reads a suite's counts from the report it wrote; one that wrote none counts as one failure. */
+function countsOf(good, report, read) {
   try {
     const counts = read(JSON.parse(readFileSync(report, 'utf8')));
     return { ...counts, failed: good ? counts.failed : Math.max(1, counts.failed) };
@@ -61,36 +63,36 @@ async function main() {
   ensureDebian({ postgres: true, chromium: true });
   ensureDependencies();
   mkdirSync(RUN, { recursive: true });
-  let checks = true;
-  const lint = alongside('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
-  checks = run('formatting', [tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) && checks;
-  checks =
-    run('arrows between rooms', [
-      tool('dependency-cruiser/bin/dependency-cruise.mjs'),
-      'core/src',
-      'server/src',
-      'web/src',
-      'standins',
-    ]) && checks;
-  for (const project of TYPED) checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
   ensureBuilt('server');
   ensureBuilt('web');
-  checks = (await lint()) && checks;
-
   const database = await startThrowaway();
   try {
     const jestReport = join(RUN, 'jest.json');
-    const jest = counted(
+    rmSync(jestReport, { force: true });
+    const suites = alongside(
       'Jest',
       [tool('jest/bin/jest.js'), '--json', `--outputFile=${jestReport}`, '--silent', '--reporters=default'],
       { TEST_DATABASE_URL: database.url },
-      jestReport,
-      ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
-        passed: numPassedTests,
-        // A suite that could not even be loaded has no tests to count.
-        failed: numFailedTests > 0 ? numFailedTests : numFailedTestSuites,
-      }),
     );
+    const lint = alongside('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
+    let checks = true;
+    checks = run('formatting', [tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) && checks;
+    checks =
+      run('arrows between rooms', [
+        tool('dependency-cruiser/bin/dependency-cruise.mjs'),
+        'core/src',
+        'server/src',
+        'web/src',
+        'standins',
+      ]) && checks;
+    for (const project of TYPED)
+      checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
+    checks = (await lint()) && checks;
+    const jest = countsOf(await suites(), jestReport, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+      passed: numPassedTests,
+      // A suite that could not even be loaded has no tests to count.
+      failed: numFailedTests > 0 ? numFailedTests : numFailedTestSuites,
+    }));
     const browser = await journeys(database.url);
     const [passed, failed] = [jest.passed + browser.passed, jest.failed + browser.failed + (checks ? 0 : 1)];
     if (!checks) console.log('\nFormatting, lint, arrows or types failed: see above (counted as one).');
@@ -108,7 +110,8 @@ async function journeys(ownerUrl) {
   const bench = await startLimiterBench(server.port + 10, 300);
   const report = join(RUN, 'journeys.json');
   try {
-    return counted(
+    rmSync(report, { force: true });
+    const good = run(
       'browser journeys',
       [tool('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
       {
@@ -118,9 +121,11 @@ async function journeys(ownerUrl) {
         CHROMIUM: chromiumBinary() ?? '',
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
       },
-      report,
-      ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
     );
+    return countsOf(good, report, ({ stats }) => ({
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected,
+    }));
   } finally {
     bench.stop();
     await server.stop();
