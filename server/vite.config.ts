@@ -15,6 +15,7 @@ export default defineConfig({
         prepare: 'src/prepare.ts',
         assess: 'src/cli/assess.ts',
         schema: 'src/cli/schema.ts',
+        'verify-pack': 'src/cli/run-verify-pack.ts',
         bench: '../bench/bench.ts',
         logger: '../standins/run-logger.ts',
         'bench-part': '../standins/run-bench.ts',

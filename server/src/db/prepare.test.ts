@@ -34,6 +34,8 @@ describe('preparing a database', () => {
       '003_logs.sql',
       '004_charge_points.sql',
       '005_firm_own.sql',
+      '006_pack_bundle.sql',
+      '007_job_events.sql',
     ]);
     await client.end();
   });

@@ -11,6 +11,8 @@ import { join } from 'node:path';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import { chargePointRoutes } from '../charge-points/routes';
+import { holidayRoutes, jobCalendarRoutes } from '../calendar/routes';
+import { eventRoutes } from '../events/routes';
 import { firmRoutes } from '../firm/routes';
 import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
@@ -77,6 +79,9 @@ export function makeApp(parts: AppParts): Express {
   api.use('/jobs/:jobId/photos', signedIn, photoRoutes(pool));
   api.use('/jobs/:jobId/logs', signedIn, logRoutes(pool));
   api.use('/jobs/:jobId/charge-points', signedIn, chargePointRoutes(pool));
+  api.use('/jobs/:jobId/events', signedIn, eventRoutes(pool));
+  api.use('/jobs/:jobId/calendar.ics', signedIn, jobCalendarRoutes(pool));
+  api.use('/holidays', signedIn, holidayRoutes());
   api.use('/log-mappings', signedIn, logMappingRoutes(pool));
   api.use('/firm', signedIn, firmRoutes(pool));
   api.use('/instruments', signedIn, instrumentRoutes(pool));

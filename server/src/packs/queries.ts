@@ -46,6 +46,24 @@ export async function packFile(db: PoolClient, id: string): Promise<PackFile | u
   return found.rows[0];
 }
 
+/** A pack's archive, as it was made when it was signed; undefined for one signed before there were any. */
+export async function packBundleOf(
+  db: PoolClient,
+  id: string,
+): Promise<{ number: number; bundle: Buffer | null } | undefined> {
+  const found = await db.query<{ number: number; bundle: Buffer | null }>(
+    'SELECT number, bundle FROM packs WHERE id = $1',
+    [id],
+  );
+  return found.rows[0];
+}
+
+/** What a pack's document says, as it was composed. */
+export async function packContent(db: PoolClient, id: string): Promise<PackContent | undefined> {
+  const found = await db.query<{ content: PackContent }>('SELECT content FROM packs WHERE id = $1', [id]);
+  return found.rows[0]?.content;
+}
+
 /** The next number of the firm's packs; held until the transaction ends. */
 export async function takePackNumber(db: PoolClient, firmId: string): Promise<number> {
   const taken = await db.query<{ number: number }>(
@@ -67,6 +85,7 @@ export interface NewPack {
   readonly assessment: object;
   readonly content: PackContent;
   readonly pdf: Buffer;
+  readonly bundle: Buffer;
   readonly fingerprint: string;
   readonly signedAt: string;
   readonly reason: string | null;
@@ -76,8 +95,8 @@ export interface NewPack {
 export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): Promise<void> {
   await db.query(
     `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
-                        content, pdf, fingerprint, signed_by, signed_at, reason)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+                        content, pdf, fingerprint, signed_by, signed_at, reason, bundle)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
     [
       pack.id,
       asker.firmId,
@@ -95,6 +114,7 @@ export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): P
       asker.personId,
       pack.signedAt,
       pack.reason,
+      pack.bundle,
     ],
   );
   await db.query("UPDATE jobs SET state = 'signed-off', changed_at = now() WHERE id = $1", [pack.jobId]);

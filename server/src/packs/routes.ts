@@ -1,13 +1,14 @@
+import { coveringMessage } from '@keen-gauge/core/pack/files';
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
-import { notFound } from '../http/problem';
+import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { headOf } from '../surveys/queries';
-import { packFile, packsOf, type PackFile } from './queries';
+import { packBundleOf, packContent, packFile, packsOf, type PackFile } from './queries';
 import { signOff } from './sign-off';
 
 class SignOffBody {
@@ -57,6 +58,29 @@ export function packRoutes(pool: Pool): Router {
       .attachment(`${packNumber(number)}.pdf`)
       .type('application/pdf')
       .send(pdf);
+  });
+
+  router.get('/:packId/pack.zip', async (request, response) => {
+    const id = idParameter(request, 'packId', 'pack');
+    const found = await inFirm(pool, askerOf(request), (db) => packBundleOf(db, id));
+    if (!found) throw notFound('pack');
+    if (!found.bundle)
+      throw new Problem(
+        404,
+        'No archive',
+        'This pack was signed before archives were made. Its PDF and JSON are as they were.',
+      );
+    response
+      .attachment(`${packNumber(found.number)}.zip`)
+      .type('application/zip')
+      .send(found.bundle);
+  });
+
+  router.get('/:packId/message', async (request, response) => {
+    const id = idParameter(request, 'packId', 'pack');
+    const content = await inFirm(pool, askerOf(request), (db) => packContent(db, id));
+    if (!content) throw notFound('pack');
+    response.json({ message: coveringMessage(content) });
   });
 
   router.get('/:packId/survey.json', async (request, response) => {

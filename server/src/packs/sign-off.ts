@@ -1,5 +1,6 @@
 import { assess } from '@keen-gauge/core/assess';
 import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { packTexts } from '@keen-gauge/core/pack/files';
 import { missingItems } from '@keen-gauge/core/pack/missing';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
@@ -10,8 +11,10 @@ import { jobNumber, packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
 import { firmRulePack } from '../jobs/summary';
 import { personById } from '../people/queries';
+import { packPictures } from '../photos/packed';
 import { printedPictures } from '../photos/printed';
 import { headOf } from '../surveys/queries';
+import { packBundle } from './bundle';
 import { packPdf } from './pdf/document';
 import { insertPack, packById, takePackNumber, type PackRow } from './queries';
 
@@ -62,6 +65,19 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     const number = await takePackNumber(db, asker.firmId);
     const label = { number: packNumber(number), job: jobNumber(job.number), fingerprint };
     const id = newId();
+    const signed = `${packNumber(number)} ${jobNumber(job.number)} ${job.place}`;
+    const pdf = await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos));
+    const bundle = await packBundle(
+      { ...label, title: content.title, signedBy: signedBy.name, signedAt: signedBy.at },
+      [
+        { name: `${label.number}.pdf`, bytes: pdf },
+        ...packTexts(surveyText, reading.survey, assessment, content, signed).map(({ name, text }) => ({
+          name,
+          bytes: Buffer.from(text),
+        })),
+        ...(await packPictures(db, asker.firmId, reading.survey.photos)),
+      ],
+    );
     await insertPack(db, asker, {
       id,
       jobId,
@@ -72,7 +88,8 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       surveyText,
       assessment,
       content,
-      pdf: await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos)),
+      pdf,
+      bundle,
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,

@@ -10,7 +10,7 @@ export function photoZip(pool: Pool, asker: Asker, photos: readonly Photo[]): No
   const zip = new ZipFile();
   const lines = ['file\tcaption\ttaken by\ttaken at'];
   for (const [at, photo] of photos.entries()) {
-    const name = fileName(at, photo.caption ?? photo.fileName ?? '');
+    const name = pictureFileName(at, photo.caption ?? photo.fileName ?? '');
     lines.push([name, photo.caption ?? '', photo.takenBy ?? '', photo.takenAt ?? ''].join('\t'));
     zip.addReadStreamLazy(name, { compress: false }, (open) => {
       inFirm(pool, asker, (db) => databasePictures(db, asker.firmId).get(fullKey(photo.id))).then(
@@ -29,7 +29,7 @@ export function photoZip(pool: Pool, asker: Asker, photos: readonly Photo[]): No
 }
 
 /** `03-cut-out-close-up.jpg`: in order, and of letters every system takes. */
-function fileName(at: number, words: string): string {
+export function pictureFileName(at: number, words: string): string {
   const plain = words
     .replace(/\.\w{3,4}$/, '')
     .toLowerCase()

@@ -22,3 +22,7 @@ export function usePacks(jobId: string) {
 
 export const signOff = (jobId: string, revisionId: string, reason: string): Promise<Pack> =>
   call('POST', `/jobs/${jobId}/packs`, reason.trim() === '' ? { revisionId } : { revisionId, reason });
+
+/** The words to send a pack with. */
+export const coveringMessage = (packId: string): Promise<{ message: string }> =>
+  call('GET', `/packs/${packId}/message`);

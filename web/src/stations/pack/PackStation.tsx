@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { ServerProblem } from '../../api/client';
-import { packNumber, signOff, usePacks, type Pack } from '../../api/packs';
-import { ButtonLink, MainButton } from '../../kit/Button';
+import { coveringMessage, packNumber, signOff, usePacks, type Pack } from '../../api/packs';
+import { Button, ButtonLink, MainButton } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
@@ -155,13 +155,54 @@ function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) 
         {pack.reason !== null && <> · signed with items missing: {pack.reason}</>}
       </span>
       <Row>
+        <ButtonLink href={`/api/packs/${pack.id}/pack.zip`} download>
+          Everything, ZIP
+        </ButtonLink>
         <ButtonLink href={`/api/packs/${pack.id}/notice.pdf`} download>
           PDF
         </ButtonLink>
         <ButtonLink href={`/api/packs/${pack.id}/survey.json`} download>
           JSON, open format
         </ButtonLink>
+        <CoveringMessage packId={pack.id} number={packNumber(pack.number)} />
       </Row>
     </Stack>
+  );
+}
+
+/** The words to send a pack with, fetched and put on the clipboard; shown to be copied by hand where that is not allowed. */
+function CoveringMessage({ packId, number }: { readonly packId: string; readonly number: string }) {
+  const [said, setSaid] = useState<{ readonly text: string; readonly copied: boolean } | null>(null);
+  const copy = async (): Promise<void> => {
+    const { message } = await coveringMessage(packId);
+    const copied = await navigator.clipboard.writeText(message).then(
+      () => true,
+      () => false,
+    );
+    setSaid({ text: message, copied });
+  };
+  return (
+    <>
+      <Button
+        aria-label={`Copy the covering message of ${number}`}
+        onPress={() =>
+          void copy().catch(() => {
+            setSaid({ text: 'The message could not be fetched.', copied: false });
+          })
+        }
+      >
+        {said?.copied ? 'Copied' : 'Copy a covering message'}
+      </Button>
+      {said && (
+        <pre
+          tabIndex={0}
+          role="group"
+          aria-label={`Covering message of ${number}`}
+          style={{ width: '100%', whiteSpace: 'pre-wrap', font: 'inherit', margin: 0 }}
+        >
+          {said.text}
+        </pre>
+      )}
+    </>
   );
 }

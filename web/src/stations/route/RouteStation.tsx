@@ -1,6 +1,7 @@
 import type { Trigger } from '@keen-gauge/core/route/triggers';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { DatesPanel } from '../../calendar/DatesPanel';
 import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
@@ -52,6 +53,7 @@ export function RouteStation() {
           requirements and makers’ instructions come first.
         </p>
       </Panel>
+      <DatesPanel />
       <Panel aria-label="Asked of the operator">
         <h2>Also asked of the operator</h2>
         <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />

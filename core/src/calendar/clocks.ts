@@ -1,0 +1,59 @@
+import type { RulePack } from '../rules/rule-pack';
+import { addDays, addWorkingDays, type Day } from './days';
+
+/** The days a job has had so far; what has not happened is left out. */
+export interface JobDays {
+  /** Sent to the operator, and answered. */
+  readonly sentOn?: Day | undefined;
+  readonly answeredOn?: Day | undefined;
+  /** Asked for: a visit to change the fuse, an un-looping. And done. */
+  readonly fuseVisitAskedOn?: Day | undefined;
+  readonly fuseVisitedOn?: Day | undefined;
+  readonly unloopAskedOn?: Day | undefined;
+  readonly unloopedOn?: Day | undefined;
+  readonly commissionedOn?: Day | undefined;
+  readonly noticeSentOn?: Day | undefined;
+}
+
+export const CLOCKS = ['reply', 'chase', 'fuse-visit', 'un-loop', 'notice'] as const;
+export type ClockId = (typeof CLOCKS)[number];
+
+/** One clock a job runs: from when, until when, and how it stands today. */
+export interface Clock {
+  readonly id: ClockId;
+  readonly title: string;
+  readonly fromOn: Day;
+  readonly dueOn: Day;
+  readonly state: 'running' | 'today' | 'late' | 'done';
+  readonly doneOn?: Day | undefined;
+}
+
+/** Every clock a job runs, soonest first, those done last. Periods are the rule pack's; holidays the nation's. */
+export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, pack: RulePack): Clock[] {
+  const clocks: Clock[] = [];
+  const run = (id: ClockId, title: string, fromOn: Day | undefined, dueOn: (from: Day) => Day, doneOn?: Day): void => {
+    if (fromOn === undefined) return;
+    const due = dueOn(fromOn);
+    const state = doneOn !== undefined ? 'done' : due < today ? 'late' : due === today ? 'today' : 'running';
+    clocks.push({ id, title, fromOn, dueOn: due, state, doneOn });
+  };
+  const { value: replyDays } = pack.replyWorkingDays;
+  run('reply', 'Operator’s reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
+  // A reply that is late is asked after on the next working day.
+  if (days.answeredOn === undefined)
+    run('chase', 'Ask the operator where it is', days.sentOn, (from) => addWorkingDays(from, replyDays + 1, holidays));
+  const weeks = (option: 'fuse-upgrade' | 'un-loop') => (from: Day) =>
+    addDays(from, 7 * pack.optionTerms.value[option].waitWeeks[1]);
+  run('fuse-visit', 'Visit to change the fuse', days.fuseVisitAskedOn, weeks('fuse-upgrade'), days.fuseVisitedOn);
+  run('un-loop', 'Un-looping', days.unloopAskedOn, weeks('un-loop'), days.unloopedOn);
+  run(
+    'notice',
+    'Notice to the operator',
+    days.commissionedOn,
+    (from) => addDays(from, pack.noticeWithinDays.value),
+    days.noticeSentOn,
+  );
+  return clocks.sort(
+    (a, b) => Number(a.state === 'done') - Number(b.state === 'done') || a.dueOn.localeCompare(b.dueOn),
+  );
+}

@@ -1,0 +1,54 @@
+import { expect, goTo, newJob, signIn, test } from './journey';
+
+test('sent by hand, answered, counted back from the vehicle’s arrival; a mistake is withdrawn, the calendar file taken', async ({
+  page,
+}) => {
+  await signIn(page, 'isla');
+  await newJob(page, '12 Split Lane');
+  await goTo(page, 'Route');
+  const dates = page.getByRole('region', { name: 'Dates' });
+  await expect(dates).toContainText('Nothing is entered yet.');
+  const enter = async (what: string, day: string, more?: () => Promise<void>): Promise<void> => {
+    await dates.getByRole('button', { name: /What happened$/ }).click();
+    await page.getByRole('option', { name: what, exact: true }).click();
+    await dates.getByLabel('On', { exact: true }).fill(day);
+    await more?.();
+    await dates.getByRole('button', { name: 'Enter it' }).click();
+  };
+
+  // Wednesday 3 June 2026 and ten working days: the 17th, long past by now.
+  await enter('Sent to the operator', '2026-06-03', async () => {
+    await dates.getByLabel('The operator’s reference').fill('OP-4711');
+  });
+  await expect(dates.getByRole('list', { name: 'Entered' })).toContainText('reference OP-4711');
+  const clocks = dates.getByRole('list', { name: 'Clocks' });
+  await expect(clocks).toContainText('Operator’s reply: was due Wed, 17 Jun 2026');
+  await expect(clocks).toContainText('Ask the operator where it is');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    dates.getByRole('link', { name: 'To a calendar, ICS' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^KG-\d+\.ics$/);
+
+  // The answer makes the next step; the chase is over.
+  await enter('Answered by the operator', '2026-06-20', async () => {
+    await dates.getByRole('button', { name: /The answer$/ }).click();
+    await page.getByRole('option', { name: 'Un-loop first' }).click();
+  });
+  await expect(dates).toContainText('Ask for the un-looping; nothing is connected before it is done.');
+  await expect(clocks).not.toContainText('Ask the operator where it is');
+
+  // Withdrawn, the reply is late again.
+  await dates.getByRole('button', { name: /^Withdraw: Answered/ }).click();
+  await expect(clocks).toContainText('Operator’s reply: was due');
+
+  // The vehicle arrives far too soon: what is late, and when it can be.
+  await enter('The vehicle arrives', '2026-06-10');
+  const plan = dates.getByRole('region', { name: 'Counted back from the vehicle’s arrival' });
+  await expect(plan).toContainText('Not in time: it can be ready on');
+  await expect(plan.getByRole('listitem').filter({ hasText: 'Fit and commission' })).toContainText('late');
+
+  // A day there is not cannot be entered; nothing is lost on reload.
+  await page.reload();
+  await expect(dates.getByRole('list', { name: 'Entered' })).toContainText('reference OP-4711');
+});

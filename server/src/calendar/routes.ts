@@ -1,0 +1,67 @@
+import { clockEntries } from '@keen-gauge/core/calendar/ics-events';
+import { clocksOf } from '@keen-gauge/core/calendar/clocks';
+import { ukDay } from '@keen-gauge/core/calendar/days';
+import { daysOf } from '@keen-gauge/core/calendar/job-events';
+import { Router } from 'express';
+import type { Pool } from 'pg';
+import { inFirm } from '../db/firm-scope';
+import { eventsOf } from '../events/queries';
+import { askerOf, idParameter } from '../http/asker';
+import { notFound, Problem } from '../http/problem';
+import { jobNumber } from '../jobs/numbers';
+import { jobById } from '../jobs/queries';
+import { firmRulePack } from '../jobs/summary';
+import { personById } from '../people/queries';
+import { headOf } from '../surveys/queries';
+import { bankHolidays, isNation } from './holidays';
+import { icsOf } from './ics';
+
+/** The years a job’s days can lie in, seen from today: the last, this and the two after it. */
+export function holidaysAbout(nation: Parameters<typeof bankHolidays>[0], today: string): string[] {
+  const year = Number(today.slice(0, 4));
+  return [-1, 0, 1, 2].flatMap((ahead) => bankHolidays(nation, year + ahead));
+}
+
+/** Holidays by nation, for whoever counts working days. */
+export function holidayRoutes(): Router {
+  const router = Router();
+  router.get('/:nation', (request, response) => {
+    const { nation } = request.params;
+    if (!isNation(nation)) throw notFound('nation');
+    const today = ukDay(new Date());
+    response.json({ today, holidays: holidaysAbout(nation, today) });
+  });
+  return router;
+}
+
+/** A job's running clocks as a file any calendar takes. */
+export function jobCalendarRoutes(pool: Pool): Router {
+  const router = Router({ mergeParams: true });
+  router.get('/', async (request, response) => {
+    const [asker, jobId] = [askerOf(request), idParameter(request, 'jobId', 'job')];
+    const { job, events, nation, pack } = await inFirm(pool, asker, async (db) => {
+      const [job, head, me] = [await jobById(db, jobId), await headOf(db, jobId), await personById(db, asker.personId)];
+      if (!job || !head || !me) throw notFound('job');
+      return {
+        job,
+        events: await eventsOf(db, jobId),
+        nation: head.survey.place.nation ?? 'england',
+        pack: firmRulePack(me.rulePackId),
+      };
+    });
+    const today = ukDay(new Date());
+    const clocks = clocksOf(daysOf(events), today, new Set(holidaysAbout(nation, today)), pack);
+    const entries = clockEntries({ id: job.id, number: jobNumber(job.number), place: job.place }, clocks);
+    if (entries.length === 0)
+      throw new Problem(
+        404,
+        'Nothing is running',
+        'No clock of this job is running, so there is nothing for a calendar.',
+      );
+    response
+      .attachment(`${jobNumber(job.number)}.ics`)
+      .type('text/calendar')
+      .send(icsOf(entries));
+  });
+  return router;
+}

@@ -1,0 +1,31 @@
+import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
+import type { PoolClient } from 'pg';
+import type { Asker } from '../db/firm-scope';
+
+/** Everything that happened to a job, in the order it was entered. */
+export async function eventsOf(db: PoolClient, jobId: string): Promise<JobEvent[]> {
+  const found = await db.query<JobEvent>(
+    `SELECT e.id, e.kind, to_char(e.day, 'YYYY-MM-DD') AS day, e.details, p.name AS by,
+            to_char(e.made_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS "madeAt"
+       FROM job_events e JOIN people p ON p.id = e.person_id WHERE e.job_id = $1 ORDER BY e.seq`,
+    [jobId],
+  );
+  return found.rows;
+}
+
+export interface NewEvent {
+  readonly id: string;
+  readonly jobId: string;
+  readonly kind: EventKind;
+  readonly day: string;
+  readonly details: JobEvent['details'];
+}
+
+/** Enters what happened. The same entry sent twice is one; nothing entered is ever changed. */
+export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent): Promise<void> {
+  await db.query(
+    `INSERT INTO job_events (id, firm_id, job_id, kind, day, details, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
+     ON CONFLICT (id) DO NOTHING`,
+    [event.id, asker.firmId, event.jobId, event.kind, event.day, JSON.stringify(event.details), asker.personId],
+  );
+}

@@ -1,0 +1,149 @@
+import { backPlan } from '@keen-gauge/core/calendar/back-plan';
+import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
+import {
+  daysOf,
+  EVENT_NAMES,
+  NEXT_STEPS,
+  OPERATOR_ANSWER_NAMES,
+  standing,
+  type JobEvent,
+} from '@keen-gauge/core/calendar/job-events';
+import { addEvent, calendarUrl, useEvents, useHolidays } from '../api/events';
+import { Waiting } from '../app/Waiting';
+import { BareButton, ButtonLink } from '../kit/Button';
+import { Notice } from '../kit/Notice';
+import { Panel, Row, Stack } from '../kit/Panel';
+import { useSurvey } from '../survey/SurveyContext';
+import { BackPlanPicture } from './BackPlanPicture';
+import { dayWords } from './day-words';
+import { EventForm } from './EventForm';
+
+const STATE_WORDS: Readonly<Record<Clock['state'], string>> = {
+  running: 'due',
+  today: 'due today',
+  late: 'was due',
+  done: 'done',
+};
+
+/** What happened between firm and operator, every clock that runs from it, and the days counted back from the vehicle's arrival. */
+export function DatesPanel() {
+  const { job, survey, assessment, pack } = useSurvey();
+  const { data, error, mutate } = useEvents(job.id);
+  const nation = survey.place.nation ?? 'england';
+  const { data: calendar } = useHolidays(nation);
+  if (!data || !calendar)
+    return (
+      <Panel aria-label="Dates">
+        <h2>Dates</h2>
+        {error ? <Notice kind="act" title={`The dates could not be loaded. ${error.message}`} /> : <Waiting />}
+      </Panel>
+    );
+  const { today } = calendar;
+  const holidays = new Set(calendar.holidays);
+  const days = daysOf(data.events);
+  const clocks = clocksOf(days, today, holidays, pack);
+  const put = async (event: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>): Promise<void> => {
+    await mutate(await addEvent(job.id, event), false);
+  };
+  const visitWeeks = survey.request.fuseUpgrade
+    ? pack.optionTerms.value['fuse-upgrade'].waitWeeks[1]
+    : days.answer === 'un-loop-first'
+      ? pack.optionTerms.value['un-loop'].waitWeeks[1]
+      : 0;
+  const plan =
+    days.arrivesOn === undefined
+      ? null
+      : backPlan(
+          {
+            arrivesOn: days.arrivesOn,
+            today,
+            route: assessment.route.way,
+            visitWeeks,
+            sentOn: days.sentOn,
+            answeredOn: days.answeredOn,
+            visitedOn: days.fuseVisitedOn ?? days.unloopedOn,
+            fittedOn: days.commissionedOn,
+          },
+          holidays,
+          pack,
+        );
+  return (
+    <Panel aria-label="Dates">
+      <h2>Dates</h2>
+      {days.answer !== undefined && (
+        <Notice
+          kind={days.answer === 'accepted' ? 'note' : 'act'}
+          title={`The operator’s answer: ${OPERATOR_ANSWER_NAMES[days.answer].toLowerCase()}.`}
+        >
+          {NEXT_STEPS[days.answer]}
+        </Notice>
+      )}
+      <p className="quiet">
+        Working days are those of{' '}
+        {nation === 'northern-ireland' ? 'Northern Ireland' : nation.replace(/^./, (first) => first.toUpperCase())}
+        {survey.place.nation === undefined ? ', taken until the place says which nation' : ''}.
+      </p>
+      {clocks.length > 0 && (
+        <Stack as="ul" style={{ '--gap': '0.4rem', listStyle: 'none', padding: 0, margin: 0 }} aria-label="Clocks">
+          {clocks.map((clock) => (
+            <li key={clock.id}>
+              <strong style={clock.state === 'late' ? { color: 'var(--hold)' } : undefined}>{clock.title}</strong>:{' '}
+              {STATE_WORDS[clock.state]} {dayWords(clock.doneOn ?? clock.dueOn)}
+              <span className="quiet">, counted from {dayWords(clock.fromOn)}</span>
+            </li>
+          ))}
+        </Stack>
+      )}
+      {clocks.some(({ state }) => state !== 'done') && (
+        <Row>
+          <ButtonLink href={calendarUrl(job.id)} download>
+            To a calendar, ICS
+          </ButtonLink>
+        </Row>
+      )}
+      {plan && <BackPlanPicture plan={plan} today={today} />}
+      <EventForm today={today} onAdd={put} />
+      <Entries
+        events={data.events}
+        onWithdraw={(withdraws) =>
+          put({ id: crypto.randomUUID(), kind: 'withdrawn', day: today, details: { withdraws } })
+        }
+      />
+    </Panel>
+  );
+}
+
+/** What was entered, newest first, each with who; one entered by mistake is withdrawn, never removed. */
+function Entries({
+  events,
+  onWithdraw,
+}: {
+  readonly events: readonly JobEvent[];
+  readonly onWithdraw: (id: string) => Promise<void>;
+}) {
+  if (events.length === 0) return <p className="quiet">Nothing is entered yet.</p>;
+  const stands = new Set(standing(events).map(({ id }) => id));
+  return (
+    <Stack as="ol" aria-label="Entered" style={{ '--gap': '0.3rem', listStyle: 'none', padding: 0, margin: 0 }}>
+      {[...events].reverse().map((event) => (
+        <Row as="li" key={event.id} style={{ justifyContent: 'space-between' }}>
+          <span style={stands.has(event.id) ? undefined : { textDecoration: 'line-through' }}>
+            <strong>{dayWords(event.day)}</strong> {EVENT_NAMES[event.kind]}
+            {event.details.answer ? `: ${OPERATOR_ANSWER_NAMES[event.details.answer].toLowerCase()}` : ''}
+            {event.details.reference ? `, reference ${event.details.reference}` : ''}
+            {event.details.note ? `; ${event.details.note}` : ''}
+            <span className="quiet"> — {event.by}</span>
+          </span>
+          {stands.has(event.id) && (
+            <BareButton
+              aria-label={`Withdraw: ${EVENT_NAMES[event.kind]}, ${dayWords(event.day)}`}
+              onPress={() => void onWithdraw(event.id)}
+            >
+              Withdraw
+            </BareButton>
+          )}
+        </Row>
+      ))}
+    </Stack>
+  );
+}
