@@ -46,7 +46,7 @@ export const OWN_DAYS = { toSend: 1, toFit: 2 } as const;
 export function backPlan(facts: PlanFacts, holidays: ReadonlySet<Day>, pack: RulePack): BackPlan {
   const asks = facts.route !== 'fit-then-notify';
   const reply = pack.replyWorkingDays.value;
-  const kinds = [
+  const listed = [
     { id: 'survey' as const, title: 'Survey', doneOn: facts.surveyedOn, takes: working(0) },
     ...(asks
       ? [
@@ -60,6 +60,11 @@ export function backPlan(facts: PlanFacts, holidays: ReadonlySet<Day>, pack: Rul
     { id: 'fit' as const, title: 'Fit and commission', doneOn: facts.fittedOn, takes: working(OWN_DAYS.toFit) },
     { id: 'arrives' as const, title: 'The vehicle arrives', doneOn: undefined, takes: working(0) },
   ];
+  // What was done by a later day at the latest was done: nobody sends what was not surveyed.
+  const kinds = listed.map((step, index) => ({
+    ...step,
+    doneOn: step.doneOn ?? listed.slice(index + 1).find(({ doneOn }) => doneOn !== undefined)?.doneOn,
+  }));
 
   // Forward: each step as soon after the one before as it can be, from today where it is not done.
   let at = facts.today;

@@ -136,6 +136,10 @@ describe('counted back from the vehicle’s arrival', () => {
       ['arrives', '2027-01-15', false],
     ]);
   });
+  it('what was sent was surveyed, whoever forgot to say so', () => {
+    const { steps } = backPlan({ ...facts, sentOn: '2026-11-23' }, christmas, gbDefault);
+    expect(steps[0]).toMatchObject({ id: 'survey', done: true, earliestOn: '2026-11-23' });
+  });
   it('as laws: latest days rise along the way, a later arrival is never earlier, and in time means nothing is late', () => {
     fc.assert(
       fc.property(

@@ -43,15 +43,17 @@ export function BackPlanPicture({ plan, today }: { readonly plan: BackPlan; read
                 <text x={0} y={y + 4} fontSize={13} fill="var(--ink)">
                   {title}
                 </text>
-                <line
-                  x1={from}
-                  x2={to}
-                  y1={y}
-                  y2={y}
-                  stroke={late ? 'var(--hold)' : 'var(--now)'}
-                  strokeWidth={late ? 3 : 8}
-                  strokeDasharray={late ? '4 3' : undefined}
-                />
+                {!done && (
+                  <line
+                    x1={from}
+                    x2={to}
+                    y1={y}
+                    y2={y}
+                    stroke={late ? 'var(--hold)' : 'var(--now)'}
+                    strokeWidth={late ? 3 : 8}
+                    strokeDasharray={late ? '4 3' : undefined}
+                  />
+                )}
                 <circle
                   cx={from}
                   cy={y}
