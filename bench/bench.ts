@@ -5,6 +5,7 @@
 import { benchAssess } from './assess';
 import { benchAutosave } from './autosave';
 import { agent } from './call';
+import { benchDiary } from './diary';
 import { benchFirstLoad } from './first-load';
 import { benchLineup } from './line-up';
 import { benchLog } from './log';
@@ -23,6 +24,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'line-up': benchLineup,
   photos: benchPhotos,
   options: benchOptions,
+  diary: benchDiary,
   trial: benchTrial,
   'trial-page': benchTrialPage,
 };

@@ -48,7 +48,27 @@ test('sent by hand, answered, counted back from the vehicle’s arrival; a mista
   await expect(plan).toContainText('Not in time: it can be ready on');
   await expect(plan.getByRole('listitem').filter({ hasText: 'Fit and commission' })).toContainText('late');
 
-  // A day there is not cannot be entered; nothing is lost on reload.
+  // Nothing is lost on reload; the record has who did what.
   await page.reload();
   await expect(dates.getByRole('list', { name: 'Entered' })).toContainText('reference OP-4711');
+  await page.getByRole('link', { name: 'History' }).click();
+  const record = page.getByRole('region', { name: 'Record of decisions' });
+  await expect(record).toContainText('Answered by the operator: un-loop first, Sat, 20 Jun 2026');
+  await expect(record).toContainText('Isla');
+
+  // The firm's diary has the late reply in its week; filtered away it is gone.
+  await page.getByRole('link', { name: 'Diary' }).click();
+  const week = page.getByRole('region', { name: 'Week of Mon, 15 Jun 2026' });
+  await expect(week).toContainText('Wed, 17 Jun 2026, late');
+  await page.getByRole('button', { name: /Of what kind$/ }).click();
+  await page.getByRole('option', { name: 'Notices due' }).click();
+  await expect(week).toBeHidden();
+  const own = page.getByRole('region', { name: 'In your own calendar' });
+  await own.getByRole('button', { name: 'Make an address' }).click();
+  const address = (await own.locator('.figures').textContent()) ?? '';
+  const feed = await page.request.get(address);
+  expect(await feed.text()).toContain('BEGIN:VCALENDAR');
+  await own.getByRole('button', { name: 'Revoke address 1' }).click();
+  await expect(own.getByRole('button', { name: 'Revoke address 1' })).toBeHidden();
+  expect((await page.request.get(address)).status()).toBe(404);
 });

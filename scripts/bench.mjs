@@ -18,7 +18,7 @@ try {
   const made = spawnSync(process.execPath, [join(ROOT, 'dist/server/bench.js'), ...process.argv.slice(2)], {
     cwd: ROOT,
     stdio: 'inherit',
-    env: { ...process.env, BENCH_URL: server.url, CHROMIUM: chromiumBinary() ?? '' },
+    env: { ...process.env, BENCH_URL: server.url, BENCH_OWNER_URL: database.url, CHROMIUM: chromiumBinary() ?? '' },
   });
   process.exitCode = made.status ?? 1;
   await server.stop();

@@ -4,6 +4,7 @@ import { Router, type Request } from 'express';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Pool } from 'pg';
+import { audit } from '../audit/queries';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
@@ -64,6 +65,7 @@ export function chargePointRoutes(pool: Pool): Router {
     await inFirm(pool, asker, async (db) => {
       if (!(await jobHasProposal(db, jobId, proposalId))) throw notFound('equipment on this job');
       await insertChargePoint(db, asker, { id, jobId, proposalId, name, keyHash: keyHash(key) });
+      await audit(db, asker, jobId, 'charge-point-linked', { name, proposalId });
     });
     // The key is shown this once and kept nowhere.
     response.status(201).json({ id, name, key, path: `/ocpp/${name}` });
@@ -71,7 +73,10 @@ export function chargePointRoutes(pool: Pool): Router {
 
   router.delete('/:pointId', async (request, response) => {
     const [asker, jobId, id] = [askerOf(request), jobOf(request), idParameter(request, 'pointId', 'charge point')];
-    if (!(await inFirm(pool, asker, (db) => endChargePoint(db, jobId, id)))) throw notFound('charge point');
+    await inFirm(pool, asker, async (db) => {
+      if (!(await endChargePoint(db, jobId, id))) throw notFound('charge point');
+      await audit(db, asker, jobId, 'charge-point-let-go', { id });
+    });
     response.status(204).end();
   });
 
@@ -82,6 +87,13 @@ export function chargePointRoutes(pool: Pool): Router {
       (await chargePointsOf(db, jobId)).find((each) => each.id === id),
     );
     if (!point) throw notFound('charge point');
+    // Reading changes nothing; what is asked to be changed is recorded whether or not an answer comes.
+    if (body.ask !== 'read-settings') {
+      const { ask, ...asked } = body;
+      await inFirm(pool, asker, (db) =>
+        audit(db, asker, jobId, 'charge-point-asked', { name: point.name, ask, ...asked }),
+      );
+    }
     const answers = [];
     for (const call of callsFor(body)) answers.push(await askOf(pool, asker, point, call));
     const [first] = answers;

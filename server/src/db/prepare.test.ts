@@ -36,6 +36,8 @@ describe('preparing a database', () => {
       '005_firm_own.sql',
       '006_pack_bundle.sql',
       '007_job_events.sql',
+      '008_audit.sql',
+      '009_calendar_feeds.sql',
     ]);
     await client.end();
   });

@@ -1,5 +1,6 @@
 import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { PoolClient } from 'pg';
+import { audit } from '../audit/queries';
 import type { Asker } from '../db/firm-scope';
 
 /** Everything that happened to a job, in the order it was entered. */
@@ -23,9 +24,11 @@ export interface NewEvent {
 
 /** Enters what happened. The same entry sent twice is one; nothing entered is ever changed. */
 export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent): Promise<void> {
-  await db.query(
+  const entered = await db.query(
     `INSERT INTO job_events (id, firm_id, job_id, kind, day, details, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
      ON CONFLICT (id) DO NOTHING`,
     [event.id, asker.firmId, event.jobId, event.kind, event.day, JSON.stringify(event.details), asker.personId],
   );
+  if (entered.rowCount === 1)
+    await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
 }

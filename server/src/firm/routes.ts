@@ -2,6 +2,7 @@ import { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import { Router } from 'express';
 import type { Pool } from 'pg';
+import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
@@ -21,6 +22,7 @@ export function firmRoutes(pool: Pool): Router {
     const profile = bodyAs(EquipmentProfile, { ...(request.body as object), id });
     const profiles = await inFirm(pool, asker, async (db) => {
       await putProfile(db, asker, id, profile);
+      await audit(db, asker, null, 'equipment-changed', { ...profile });
       return profilesOf(db);
     });
     response.status(201).json({ profiles });
@@ -33,7 +35,10 @@ export function firmRoutes(pool: Pool): Router {
   router.post('/terms', async (request, response) => {
     const asker = askerOf(request);
     const terms = bodyAs(FirmTerms, request.body);
-    await inFirm(pool, asker, (db) => putTerms(db, asker, terms));
+    await inFirm(pool, asker, async (db) => {
+      await putTerms(db, asker, terms);
+      await audit(db, asker, null, 'terms-changed', { ...terms });
+    });
     response.status(201).json({ terms });
   });
 

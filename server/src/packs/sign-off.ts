@@ -5,6 +5,7 @@ import { missingItems } from '@keen-gauge/core/pack/missing';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool } from 'pg';
+import { audit } from '../audit/queries';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { notFound, Problem } from '../http/problem';
 import { jobNumber, packNumber } from '../jobs/numbers';
@@ -93,6 +94,12 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,
+    });
+    await audit(db, asker, jobId, 'signed-off', {
+      pack: label.number,
+      fingerprint,
+      revision: head.seq,
+      ...(reason ? { reason } : {}),
     });
     const stored = await packById(db, id);
     if (!stored) throw notFound('pack');

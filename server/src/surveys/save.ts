@@ -2,6 +2,8 @@ import { apply, type Change, type Conflict, type Value } from '@keen-gauge/core/
 import { readEdited } from '@keen-gauge/core/survey/read-edited';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
+import { decisionsIn } from '../audit/decisions';
+import { audit } from '../audit/queries';
 import type { Asker } from '../db/firm-scope';
 import { invalid, notFound, Problem } from '../http/problem';
 import { firmRulePack, summarise } from '../jobs/summary';
@@ -50,6 +52,7 @@ export async function saveRevision(db: PoolClient, asker: Asker, jobId: string, 
     survey,
     summary,
   });
+  for (const { what, details } of decisionsIn(head.survey, survey)) await audit(db, asker, jobId, what, details);
   return save.parentId === head.revisionId ? { revisionId: save.id, seq } : { revisionId: save.id, seq, survey };
 }
 

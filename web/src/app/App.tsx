@@ -10,6 +10,7 @@ import { Waiting } from './Waiting';
 // The survey brings the core with it; the list of jobs should not wait for that.
 const SurveyPage = lazy(() => import('../survey/SurveyPage'));
 const InstrumentsPage = lazy(() => import('../readings/InstrumentsPage'));
+const DiaryPage = lazy(() => import('../calendar/DiaryPage'));
 const FirmPage = lazy(() => import('../firm/FirmPage'));
 const HistoryPage = lazy(() => import('../history/HistoryPage'));
 
@@ -23,6 +24,7 @@ export function App() {
             <Route path="/sign-in" element={<SignInPage />} />
             <Route element={<Guarded />}>
               <Route path="/" element={<JobsPage />} />
+              <Route path="/diary" element={<DiaryPage />} />
               <Route path="/firm" element={<FirmPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />

@@ -1,4 +1,4 @@
-import { CircleHelp, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
+import { CalendarDays, CircleHelp, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -83,6 +83,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
           <Wide>{me.firm}</Wide>
         </span>
+        <Bench to="/diary">
+          <CalendarDays size={19} aria-hidden /> <Wide>Diary</Wide>
+        </Bench>
         <Bench to="/firm">
           <SlidersHorizontal size={19} aria-hidden /> <Wide>The firm’s own</Wide>
         </Bench>

@@ -6,6 +6,7 @@ import { useHistory, type HistoryEntry } from '../api/surveys';
 import { Waiting } from '../app/Waiting';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
+import { RecordPanel } from './RecordPanel';
 import { changeWords } from '../survey/change-words';
 
 const Page = styled.main`
@@ -57,6 +58,8 @@ export default function HistoryPage() {
         <ArrowLeft size={18} aria-hidden /> Back to the survey
       </Link>
       <h1>History{job ? ` of ${jobNumber(job.number)}` : ''}</h1>
+      <RecordPanel jobId={jobId} />
+      <h2>Every change to the survey</h2>
       {error && <Notice kind="act" title={error.message} />}
       {isLoading && <Waiting />}
       {data && entries.length === 0 && <p className="quiet">Nothing has been entered yet.</p>}

@@ -1,0 +1,49 @@
+import { blankSurvey } from '@keen-gauge/core/survey/blank';
+import { Client } from 'pg';
+import { openPage } from './browser';
+import { quantile, report } from './report';
+
+/** Ten thousand jobs, half of them with a clock running, put in behind the application's back; what reading them costs then. */
+export async function benchDiary(base: string): Promise<void> {
+  const owner = new Client({ connectionString: process.env['BENCH_OWNER_URL'] ?? '' });
+  await owner.connect();
+  const { page, close } = await openPage(base);
+  try {
+    await owner.query(
+      `INSERT INTO jobs (id, firm_id, number, place, wanted, created_by, survey, revision_id, route)
+       SELECT gen_random_uuid(), p.firm_id, 100000 + n, n || ' ' || (ARRAY['Mill','Weir','Beck','Quern'])[1 + n % 4] || ' Lane, Bench',
+              'Vehicle charger', p.id, $1, gen_random_uuid(), 'ask-then-fit'
+         FROM generate_series(1, 10000) AS n, (SELECT id, firm_id FROM people ORDER BY email LIMIT 1) AS p`,
+      [JSON.stringify(blankSurvey())],
+    );
+    await owner.query(
+      `INSERT INTO job_events (id, firm_id, job_id, kind, day, person_id)
+       SELECT gen_random_uuid(), j.firm_id, j.id, 'sent', DATE '2026-11-01' + (j.number % 30), j.created_by
+         FROM jobs j WHERE j.number > 100000 AND j.number % 2 = 0`,
+    );
+    await owner.query('ANALYZE');
+    const timed = async (path: string): Promise<number> => {
+      const times: number[] = [];
+      for (let at = 0; at < 12; at += 1) {
+        const begun = performance.now();
+        const answer = await page.request.get(path);
+        await answer.body();
+        times.push(performance.now() - begun);
+        if (!answer.ok()) throw new Error(`${path} answered ${answer.status()}`);
+      }
+      return quantile(times.slice(2), 0.5);
+    };
+    report('diary of 5 000 open jobs, request to answer, median', await timed('/api/diary'), 'ms', 150);
+    report(
+      'search among 10 000 jobs by words, request to answer, median',
+      await timed('/api/jobs?search=weir+4321'),
+      'ms',
+      100,
+    );
+    report('  by a job’s number', await timed('/api/jobs?search=KG-104321'), 'ms', 100);
+    report('  the list unfiltered', await timed('/api/jobs'), 'ms', 100);
+  } finally {
+    await close();
+    await owner.end();
+  }
+}

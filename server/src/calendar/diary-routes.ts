@@ -1,0 +1,97 @@
+import { ukDay } from '@keen-gauge/core/calendar/days';
+import { Router, type Request } from 'express';
+import { createHash, randomBytes } from 'node:crypto';
+import type { Pool } from 'pg';
+import { audit } from '../audit/queries';
+import { inFirm } from '../db/firm-scope';
+import { askerOf, idParameter } from '../http/asker';
+import { notFound } from '../http/problem';
+import { jobNumber } from '../jobs/numbers';
+import { firmRulePack } from '../jobs/summary';
+import { diaryOf } from './diary';
+import { icsOf } from './ics';
+
+const hashOf = (key: string): Buffer => createHash('sha256').update(key).digest();
+
+/** The firm's diary, and the secret addresses under which calendars subscribe to it. */
+export function diaryRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.get('/', async (request, response) => {
+    const today = ukDay(new Date());
+    const entries = await inFirm(pool, askerOf(request), async (db) => {
+      const firm = await db.query<{ rules: string }>('SELECT rule_pack_id AS rules FROM firms');
+      return diaryOf(db, firmRulePack(firm.rows[0]?.rules ?? ''), today);
+    });
+    response.json({ today, entries });
+  });
+
+  router.get('/feeds', async (request, response) => {
+    const feeds = await inFirm(pool, askerOf(request), async (db) => {
+      const found = await db.query<{ id: string; madeBy: string; madeAt: Date }>(
+        `SELECT f.id, p.name AS "madeBy", f.made_at AS "madeAt" FROM calendar_feeds f JOIN people p ON p.id = f.made_by
+          WHERE f.revoked_at IS NULL ORDER BY f.made_at`,
+      );
+      return found.rows;
+    });
+    response.json({ feeds });
+  });
+
+  router.post('/feeds', async (request, response) => {
+    const asker = askerOf(request);
+    const key = randomBytes(32).toString('base64url');
+    await inFirm(pool, asker, async (db) => {
+      await db.query('INSERT INTO calendar_feeds (firm_id, key_hash, made_by) VALUES ($1, $2, $3)', [
+        asker.firmId,
+        hashOf(key),
+        asker.personId,
+      ]);
+      await audit(db, asker, null, 'feed-made');
+    });
+    // The address is shown this once and kept nowhere.
+    response.status(201).json({ path: `/api/feed/${key}/diary.ics` });
+  });
+
+  router.delete('/feeds/:feedId', async (request, response) => {
+    const [asker, id] = [askerOf(request), idParameter(request, 'feedId', 'calendar address')];
+    await inFirm(pool, asker, async (db) => {
+      const revoked = await db.query(
+        'UPDATE calendar_feeds SET revoked_at = now() WHERE id = $1 AND revoked_at IS NULL',
+        [id],
+      );
+      if (revoked.rowCount === 0) throw notFound('calendar address');
+      await audit(db, asker, null, 'feed-revoked');
+    });
+    response.status(204).end();
+  });
+
+  return router;
+}
+
+/** The diary for a calendar that knows the address; it signs in to nothing. */
+export function feedRoutes(pool: Pool): Router {
+  const router = Router();
+  router.get('/:key/diary.ics', async (request: Request, response) => {
+    const { key } = request.params;
+    const found = await pool.query<{ firmId: string | null }>('SELECT firm_of_calendar_feed($1) AS "firmId"', [
+      hashOf(typeof key === 'string' ? key : ''),
+    ]);
+    const firmId = found.rows[0]?.firmId;
+    if (!firmId) throw notFound('calendar');
+    const entries = await inFirm(pool, { firmId }, async (db) => {
+      const firm = await db.query<{ rules: string }>('SELECT rule_pack_id AS rules FROM firms');
+      return diaryOf(db, firmRulePack(firm.rows[0]?.rules ?? ''));
+    });
+    response.type('text/calendar').send(
+      icsOf(
+        entries.map(({ id, jobId, number, place, title, dueOn, fromOn }) => ({
+          uid: `${id}-${jobId}@keen-gauge`,
+          day: dueOn,
+          title: `${jobNumber(number)} ${place}: ${title}`,
+          about: `${title}, counted from ${fromOn}.`,
+        })),
+      ),
+    );
+  });
+  return router;
+}

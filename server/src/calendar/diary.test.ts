@@ -1,0 +1,50 @@
+import { randomUUID } from 'node:crypto';
+import type { Agent } from 'supertest';
+import { makeJob, testBench, type MadeJob, type TestBench } from '../testing/bench';
+
+let bench: TestBench;
+let anna: Agent;
+let bea: Agent;
+let job: MadeJob;
+beforeAll(async () => {
+  bench = await testBench();
+  anna = await bench.as('anna@a.example');
+  bea = await bench.as('bea@b.example');
+  job = await makeJob(anna);
+  await anna.post(`/api/jobs/${job.id}/events`).send({ id: randomUUID(), kind: 'sent', day: '2026-11-25' }).expect(201);
+});
+afterAll(() => bench.close());
+
+it('shows the running clocks of the firm’s jobs, soonest first, and no other firm’s', async () => {
+  const found = (await anna.get('/api/diary').expect(200)).body as {
+    entries: { id: string; dueOn: string; jobId: string }[];
+  };
+  expect(found.entries).toMatchObject([
+    { id: 'reply', dueOn: '2026-12-09', jobId: job.id, place: '1 Test Lane' },
+    { id: 'chase', dueOn: '2026-12-10' },
+  ]);
+  expect((await bea.get('/api/diary').expect(200)).body).toMatchObject({ entries: [] });
+  await bench.anyone().get('/api/diary').expect(401);
+});
+
+it('is read by a calendar under its secret address, until that is revoked', async () => {
+  const made = (await anna.post('/api/diary/feeds').expect(201)).body as { path: string };
+  const feed = await bench.anyone().get(made.path).expect(200);
+  expect(feed.headers['content-type']).toContain('text/calendar');
+  expect(feed.text).toContain(`UID:reply-${job.id}@keen-gauge`);
+  const { feeds } = (await anna.get('/api/diary/feeds').expect(200)).body as {
+    feeds: { id: string; madeBy: string }[];
+  };
+  expect(feeds).toMatchObject([{ madeBy: 'anna' }]);
+  const id = feeds[0]?.id ?? '';
+  await bea.delete(`/api/diary/feeds/${id}`).expect(404);
+  await anna.delete(`/api/diary/feeds/${id}`).expect(204);
+  await bench.anyone().get(made.path).expect(404);
+  await bench.anyone().get('/api/feed/guess/diary.ics').expect(404);
+  expect(bench.logged()).not.toContain(made.path.split('/')[3]);
+});
+
+it('another firm’s address shows another firm’s diary', async () => {
+  const made = (await bea.post('/api/diary/feeds').expect(201)).body as { path: string };
+  expect((await bench.anyone().get(made.path).expect(200)).text).not.toContain(job.id);
+});

@@ -1,0 +1,26 @@
+import { recordWords } from './record-words';
+
+describe('the record in sentences', () => {
+  it.each([
+    [
+      'signed-off',
+      { pack: 'P-0004', revision: 7, reason: 'asked for early' },
+      'Signed off P-0004, revision 7: asked for early',
+    ],
+    [
+      'event-entered',
+      { kind: 'answered', answer: 'accepted-if', day: '2026-11-25', reference: 'OP-1' },
+      'Answered by the operator: accepted on a condition, Wed, 25 Nov 2026, reference OP-1',
+    ],
+    [
+      'hold-overridden',
+      { fault: 'Heat damage', by: 'Isla', reason: 'made safe' },
+      'Hold overridden for Heat damage by Isla: made safe',
+    ],
+    ['option-chosen', { option: 'managed' }, 'Option chosen: Managed by clamp'],
+    ['charge-point-asked', { name: 'KG-1', ask: 'limit', limitA: 6 }, 'Charge point KG-1 asked to hold to 6 A'],
+    ['something-new', {}, 'something-new'],
+  ])('%s', (what, details, words) => {
+    expect(recordWords({ what, details })).toBe(words);
+  });
+});

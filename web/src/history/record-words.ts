@@ -1,0 +1,47 @@
+import {
+  EVENT_NAMES,
+  OPERATOR_ANSWER_NAMES,
+  type AnswerOfOperator,
+  type EventKind,
+} from '@keen-gauge/core/calendar/job-events';
+import { OPTION_NAMES, type OptionKind } from '@keen-gauge/core/survey/option-words';
+import { dayWords } from '../calendar/day-words';
+import type { RecordEntry } from '../api/record';
+
+const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
+
+/** One entry of the record in a sentence; one of a kind not known here says its own word, never nothing. */
+export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'details'>): string {
+  const of = (key: string): string => text(details[key]);
+  const because = of('reason') === '' ? '' : `: ${of('reason')}`;
+  switch (what) {
+    case 'signed-off':
+      return `Signed off ${of('pack')}, revision ${of('revision')}${because}`;
+    case 'event-entered': {
+      const answer = of('answer');
+      const name = of('kind') in EVENT_NAMES ? EVENT_NAMES[of('kind') as EventKind] : of('kind');
+      const words =
+        answer in OPERATOR_ANSWER_NAMES ? `: ${OPERATOR_ANSWER_NAMES[answer as AnswerOfOperator].toLowerCase()}` : '';
+      const reference = of('reference') === '' ? '' : `, reference ${of('reference')}`;
+      return `${name}${words}, ${dayWords(of('day'))}${reference}`;
+    }
+    case 'hold-overridden':
+      return `Hold overridden for ${of('fault')} by ${of('by')}${because}`;
+    case 'override-lifted':
+      return `Override lifted: ${of('fault')}`;
+    case 'basis-declared':
+      return `Basis declared: ${of('basis')}`;
+    case 'option-chosen':
+      return `Option chosen: ${of('option') in OPTION_NAMES ? OPTION_NAMES[of('option') as OptionKind] : of('option')}`;
+    case 'charge-point-linked':
+      return `Charge point ${of('name')} linked`;
+    case 'charge-point-let-go':
+      return 'Link to the charge point ended';
+    case 'charge-point-asked':
+      return of('ask') === 'limit'
+        ? `Charge point ${of('name')} asked to hold to ${of('limitA')} A`
+        : `Charge point ${of('name')} sent set-point ${of('setPointA')} A, fail-safe ${of('failSafeA')} A`;
+    default:
+      return what;
+  }
+}
