@@ -36,6 +36,10 @@ describe('days', () => {
     // In the hour that comes twice it is the same day both times.
     expect(ukDay(new Date('2026-10-25T00:30:00Z'))).toBe('2026-10-25');
   });
+  it('before 1970 as well: 1 January 1969 was a Wednesday', () => {
+    expect(weekday('1969-01-01')).toBe(3);
+    expect(weekday('1970-01-01')).toBe(4);
+  });
   it('weeks begin on Monday', () => {
     expect([mondayOf('2026-11-25'), mondayOf('2026-11-29'), mondayOf('2026-11-23')]).toEqual([
       '2026-11-23',

@@ -1,5 +1,5 @@
 import type { RulePack } from '../rules/rule-pack';
-import { addDays, addWorkingDays, type Day } from './days';
+import { addDays, addWorkingDays, byDay, type Day } from './days';
 
 /** The days a job has had so far; what has not happened is left out. */
 export interface JobDays {
@@ -53,7 +53,5 @@ export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, 
     (from) => addDays(from, pack.noticeWithinDays.value),
     days.noticeSentOn,
   );
-  return clocks.sort(
-    (a, b) => Number(a.state === 'done') - Number(b.state === 'done') || a.dueOn.localeCompare(b.dueOn),
-  );
+  return clocks.sort((a, b) => Number(a.state === 'done') - Number(b.state === 'done') || byDay(a.dueOn, b.dueOn));
 }

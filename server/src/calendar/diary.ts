@@ -1,5 +1,5 @@
 import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
-import { ukDay } from '@keen-gauge/core/calendar/days';
+import { byDay, ukDay } from '@keen-gauge/core/calendar/days';
 import { daysOf, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Nation } from '@keen-gauge/core/survey/words';
@@ -13,23 +13,31 @@ export interface DiaryEntry extends Clock {
   readonly place: string;
 }
 
-interface JobOfDiary {
+interface EventRow {
+  readonly id: string;
   readonly jobId: string;
-  readonly number: number;
-  readonly place: string;
-  readonly nation: string | null;
-  readonly events: readonly JobEvent[];
+  readonly kind: JobEvent['kind'];
+  readonly day: string;
+  readonly details: JobEvent['details'];
 }
 
 /** Every running clock of every job of the firm in scope, soonest first. Each job’s working days are those of its nation. */
 export async function diaryOf(db: PoolClient, pack: RulePack, today = ukDay(new Date())): Promise<DiaryEntry[]> {
-  const found = await db.query<JobOfDiary>(
-    `SELECT j.id AS "jobId", j.number, j.place, j.survey->'place'->>'nation' AS nation,
-            json_agg(json_build_object('id', e.id, 'kind', e.kind, 'day', to_char(e.day, 'YYYY-MM-DD'), 'details', e.details)
-                     ORDER BY e.seq) AS events
-       FROM job_events e JOIN jobs j ON j.id = e.job_id
-      GROUP BY j.id`,
+  // Two plain reads put together here: gathering each job's events in the database takes three times as long.
+  const jobs = await db.query<{ jobId: string; number: number; place: string; nation: string | null }>(
+    `SELECT id AS "jobId", number, place, survey->'place'->>'nation' AS nation FROM jobs
+      WHERE id IN (SELECT job_id FROM job_events)`,
   );
+  const rows = await db.query<EventRow>(
+    `SELECT id, job_id AS "jobId", kind, to_char(day, 'YYYY-MM-DD') AS day, details FROM job_events ORDER BY seq`,
+  );
+  const events = new Map<string, JobEvent[]>();
+  for (const { jobId, ...row } of rows.rows) {
+    const event = { ...row, by: '', madeAt: '' };
+    const known = events.get(jobId);
+    if (known) known.push(event);
+    else events.set(jobId, [event]);
+  }
   const holidays = new Map<Nation, ReadonlySet<string>>();
   const holidaysOf = (nation: Nation): ReadonlySet<string> => {
     const known = holidays.get(nation);
@@ -39,11 +47,11 @@ export async function diaryOf(db: PoolClient, pack: RulePack, today = ukDay(new 
     holidays.set(nation, made);
     return made;
   };
-  return found.rows
-    .flatMap(({ jobId, number, place, nation, events }) =>
-      clocksOf(daysOf(events), today, holidaysOf(isNation(nation) ? nation : 'england'), pack)
+  return jobs.rows
+    .flatMap(({ jobId, number, place, nation }) =>
+      clocksOf(daysOf(events.get(jobId) ?? []), today, holidaysOf(isNation(nation) ? nation : 'england'), pack)
         .filter(({ state }) => state !== 'done')
         .map((clock): DiaryEntry => ({ ...clock, jobId, number, place })),
     )
-    .sort((a, b) => a.dueOn.localeCompare(b.dueOn) || a.number - b.number);
+    .sort((a, b) => byDay(a.dueOn, b.dueOn) || a.number - b.number);
 }
