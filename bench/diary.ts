@@ -22,14 +22,16 @@ export async function benchDiary(base: string): Promise<void> {
          FROM jobs j WHERE j.number > 100000 AND j.number % 2 = 0`,
     );
     await owner.query('ANALYZE');
+    // Not through the browser’s own client, which takes longer over a large answer than the server over making it.
+    const cookie = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
     const timed = async (path: string): Promise<number> => {
       const times: number[] = [];
       for (let at = 0; at < 12; at += 1) {
         const begun = performance.now();
-        const answer = await page.request.get(path);
-        await answer.body();
+        const answer = await fetch(`${base}${path}`, { headers: { cookie } });
+        await answer.arrayBuffer();
         times.push(performance.now() - begun);
-        if (!answer.ok()) throw new Error(`${path} answered ${answer.status()}`);
+        if (!answer.ok) throw new Error(`${path} answered ${answer.status}`);
       }
       return quantile(times.slice(2), 0.5);
     };
