@@ -16,6 +16,13 @@ const Bar = styled.header`
   padding: 0.3rem clamp(0.7rem, 2vw, 1.4rem);
   background: var(--surface);
   border-bottom: 1px solid var(--line);
+  @media (max-width: 44rem) {
+    gap: 0 0.1rem;
+    /* No keyboard, no shortcuts: one row for what is left. */
+    & > [aria-label='Keyboard shortcuts'] {
+      display: none;
+    }
+  }
 `;
 
 const Home = styled(Link)`
