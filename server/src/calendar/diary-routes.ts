@@ -1,3 +1,4 @@
+import { clockEntries } from '@keen-gauge/core/calendar/ics-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { Router, type Request } from 'express';
 import { createHash, randomBytes } from 'node:crypto';
@@ -82,16 +83,15 @@ export function feedRoutes(pool: Pool): Router {
       const firm = await db.query<{ rules: string }>('SELECT rule_pack_id AS rules FROM firms');
       return diaryOf(db, firmRulePack(firm.rows[0]?.rules ?? ''));
     });
-    response.type('text/calendar').send(
-      icsOf(
-        entries.map(({ id, jobId, number, place, title, dueOn, fromOn }) => ({
-          uid: `${id}-${jobId}@keen-gauge`,
-          day: dueOn,
-          title: `${jobNumber(number)} ${place}: ${title}`,
-          about: `${title}, counted from ${fromOn}.`,
-        })),
-      ),
-    );
+    response
+      .type('text/calendar')
+      .send(
+        icsOf(
+          entries.flatMap((entry) =>
+            clockEntries({ id: entry.jobId, number: jobNumber(entry.number), place: entry.place }, [entry]),
+          ),
+        ),
+      );
   });
   return router;
 }

@@ -4,7 +4,7 @@ import { daysOf, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Nation } from '@keen-gauge/core/survey/words';
 import type { PoolClient } from 'pg';
-import { bankHolidays, isNation } from './holidays';
+import { holidaysAbout, isNation } from './holidays';
 
 /** A clock of one job that still runs, for the diary of the firm. */
 export interface DiaryEntry extends Clock {
@@ -42,8 +42,7 @@ export async function diaryOf(db: PoolClient, pack: RulePack, today = ukDay(new 
   const holidaysOf = (nation: Nation): ReadonlySet<string> => {
     const known = holidays.get(nation);
     if (known) return known;
-    const year = Number(today.slice(0, 4));
-    const made = new Set([-1, 0, 1, 2].flatMap((ahead) => bankHolidays(nation, year + ahead)));
+    const made = new Set(holidaysAbout(nation, today));
     holidays.set(nation, made);
     return made;
   };

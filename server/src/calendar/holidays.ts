@@ -24,6 +24,12 @@ export function bankHolidays(nation: Nation, year: number): readonly string[] {
   return made;
 }
 
+/** The bank holidays of the years a job’s days can lie in, seen from a day: the last, this and the two after it. */
+export function holidaysAbout(nation: Nation, today: string): string[] {
+  const year = Number(today.slice(0, 4));
+  return [-1, 0, 1, 2].flatMap((ahead) => bankHolidays(nation, year + ahead));
+}
+
 export function isNation(value: unknown): value is Nation {
   return (NATIONS as readonly unknown[]).includes(value);
 }

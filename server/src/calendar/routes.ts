@@ -13,14 +13,8 @@ import { jobById } from '../jobs/queries';
 import { firmRulePack } from '../jobs/summary';
 import { personById } from '../people/queries';
 import { headOf } from '../surveys/queries';
-import { bankHolidays, isNation } from './holidays';
+import { holidaysAbout, isNation } from './holidays';
 import { icsOf } from './ics';
-
-/** The years a job’s days can lie in, seen from today: the last, this and the two after it. */
-export function holidaysAbout(nation: Parameters<typeof bankHolidays>[0], today: string): string[] {
-  const year = Number(today.slice(0, 4));
-  return [-1, 0, 1, 2].flatMap((ahead) => bankHolidays(nation, year + ahead));
-}
 
 /** Holidays by nation, for whoever counts working days. */
 export function holidayRoutes(): Router {

@@ -50,6 +50,8 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
   const [running, setRunning] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   const run = useRef<TrialRun | null>(null);
+  /** Which start is the newest; any older one ends of itself. */
+  const turn = useRef(0);
   /** Shows what was played up to now. */
   const stopped = useRef<() => void>(() => undefined);
   const logs = survey.measurements.filter(({ fileId }) => fileId !== undefined);
@@ -74,7 +76,10 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     setPlayed(null);
     setRunning(true);
     try {
+      const mine = (turn.current += 1);
       const days = log ? await loadLogDays(job.id, log, ready.phase, pack.nominalVoltageV.value) : [];
+      // Stopped, or started again, while the log was read.
+      if (turn.current !== mine) return;
       const started = new TrialRun(ready, days);
       run.current = started;
       setPlayed({ plan: ready, days, years: new Map() });
@@ -99,6 +104,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     }
   };
   const stop = (): void => {
+    turn.current += 1;
     run.current?.stop();
     stopped.current();
     setRunning(false);
