@@ -81,7 +81,7 @@ describe('what the nodes allow of the settings', () => {
       withMarginPercentA: 54,
       failSafeA: 27,
     });
-    expect(bounds(clamp('isolator'), fuse(60))?.withErrorA).toBeCloseTo(61.22, 2);
+    expect(bounds(clamp('isolator'), fuse(60))?.withErrorA).toBeCloseTo(62.24, 2); // (60 + 1) ÷ 0.98
   });
   it('blind to 12 A: the set-point may be 60 − 12 = 48 A', () => {
     expect(bounds(clamp('board'), fuse(60))?.setPointA).toBe(48);

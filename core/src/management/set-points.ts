@@ -9,7 +9,7 @@ export interface SettingBounds {
   /** Two schools: at that bound, and a margin below it; the pack’s margins in amperes and in per cent. */
   readonly withMarginA: number | null;
   readonly withMarginPercentA: number | null;
-  /** What a clamp that reads low by the pack’s error lets through at that bound. */
+  /** What a clamp that reads low by the pack’s error, and whose reading is cut off to its steps, lets through at that bound. */
   readonly withErrorA: number | null;
   /** The largest fail-safe for each charger; 0 stops it. Negative demand of it is never offered. */
   readonly failSafeA: number | null;
@@ -34,7 +34,7 @@ export function settingBounds(
     setBy: setBy?.label ?? null,
     withMarginA: setPointA === null ? null : Math.max(0, setPointA - amperes),
     withMarginPercentA: setPointA === null ? null : Math.floor(setPointA * (1 - percent / 100) + 1e-6),
-    withErrorA: setPointA === null ? null : setPointA / (1 - error),
+    withErrorA: setPointA === null ? null : (setPointA + pack.clampStepA.value) / (1 - error),
     failSafeA: failBy ? Math.max(0, Math.floor(failBy.value / chargers + 1e-6)) : null,
     failSafeBy: failBy?.label ?? null,
   };

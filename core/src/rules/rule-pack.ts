@@ -82,6 +82,8 @@ export interface RulePack {
   readonly costBandWords: Readonly<Record<CostBand, string>>;
   readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
   readonly clampErrorPercent: Ruled<number>;
+  /** The steps in which a controller takes a clamp's reading, what is between them cut off. */
+  readonly clampStepA: Ruled<number>;
   /** How far a reading may lie from what it should be when a limiter is commissioned. */
   readonly commissioningPercent: Ruled<number>;
   readonly earthing: EarthingRules;

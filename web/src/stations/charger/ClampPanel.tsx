@@ -153,7 +153,8 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
         <>
           <p>
             The largest set-point that holds is <strong className="figures">{setPointA} A</strong>, set by {setBy}. A
-            clamp that reads {pack.clampErrorPercent.value} % low would let it become {withErrorA?.toFixed(1)} A.
+            clamp that reads {pack.clampErrorPercent.value} % low, in steps of {pack.clampStepA.value} A, would let it
+            become {withErrorA?.toFixed(1)} A.
           </p>
           <Row>
             {take('setPointA', withMarginA, `${amperes} A below: ${withMarginA} A`)}
