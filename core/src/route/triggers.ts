@@ -255,8 +255,8 @@ const houseRule: Rule = ({ pack }) =>
     ? trigger({
         id: 'house-rule',
         title: 'House rule: always ask first',
-        evidence: `Rule pack ${pack.id}.`,
-        clearedBy: 'a rule pack without the house rule',
+        evidence: `The firm’s rule, over rule pack ${pack.id}.`,
+        clearedBy: 'the firm lifting its house rule',
         station: 'route',
       })
     : null;

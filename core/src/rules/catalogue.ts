@@ -6,6 +6,7 @@ const gbAlwaysAsk: RulePack = {
   ...gbDefault,
   id: 'gb-always-ask',
   title: 'Great Britain, house rule: always ask first',
+  source: 'house rule of firms that want the operator’s word before every fitting',
   alwaysAsk: true,
 };
 
@@ -14,6 +15,7 @@ const gbManagedFigure: RulePack = {
   ...gbDefault,
   id: 'gb-managed-figure',
   title: 'Great Britain, operator that judges the managed demand',
+  source: 'operators whose terms take the figure a limiter guarantees',
   triggerDemand: 'managed',
 };
 
@@ -22,6 +24,7 @@ const gbNoLimiting: RulePack = {
   ...gbDefault,
   id: 'gb-no-limiting',
   title: 'Great Britain, operator that does not accept limiting',
+  source: 'operators whose terms take no limiting in place of a larger fuse',
   acceptsLimiting: false,
 };
 

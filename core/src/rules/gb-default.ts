@@ -30,9 +30,10 @@ const alwaysInFull = {
 /** Great Britain: the figures most operators work to. */
 export const gbDefault: RulePack = {
   id: 'gb-default',
-  version: '2026.2',
+  version: '2026.3',
   title: 'Great Britain, usual operator terms',
   date: '2026-11-25',
+  source: 'operators’ usual published terms for single premises, with house rules where they say nothing',
   nominalVoltageV: { value: 230, source: 'BS 7671 appendix 2' },
   allowances: {
     source: 'BS 7671 311.1, published diversity allowances; 722.311 for vehicle charging',
@@ -89,6 +90,7 @@ export const gbDefault: RulePack = {
   acceptsLimiting: true,
   alwaysAsk: false,
   askAboveEquipmentA: { value: 32, source: 'operators’ common threshold for one piece of equipment' },
+  notifyExportUpToA: { value: 16, source: 'EREC G98; above it EREC G99' },
   leastChargingA: { value: 6, source: 'IEC 61851-1' },
   kwhPerMile: { value: 0.28, source: 'house rule: usual vehicles, winter included' },
   optionTerms: {

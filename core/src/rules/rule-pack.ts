@@ -47,6 +47,8 @@ export interface RulePack {
   readonly version: string;
   readonly title: string;
   readonly date: string;
+  /** Whose terms these are. */
+  readonly source: string;
   readonly nominalVoltageV: Ruled<number>;
   readonly allowances: Ruled<Readonly<Record<Premises, Readonly<Record<LoadClass, Allowance>>>>>;
   readonly filamentPointW: Ruled<number>;
@@ -73,13 +75,15 @@ export interface RulePack {
   readonly acceptsLimiting: boolean;
   readonly alwaysAsk: boolean;
   readonly askAboveEquipmentA: Ruled<number>;
+  /** Generation up to this on each phase, on the register, is connected and then notified. */
+  readonly notifyExportUpToA: Ruled<number>;
   readonly leastChargingA: Ruled<number>;
-  /** How far below the bound a set-point is usually put, in amperes and in per cent. */
   readonly kwhPerMile: Ruled<number>;
   /** Of each option: who must agree, how many weeks it takes, and its cost band, which the firm sets. */
   readonly optionTerms: Ruled<Readonly<Record<OptionKind, OptionTerms>>>;
   /** What each cost band is called. */
   readonly costBandWords: Readonly<Record<CostBand, string>>;
+  /** How far below the bound a set-point is usually put, in amperes and in per cent. */
   readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
   readonly clampErrorPercent: Ruled<number>;
   /** The steps in which a controller takes a clamp's reading, what is between them cut off. */

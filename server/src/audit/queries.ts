@@ -14,6 +14,8 @@ export const AUDITED = [
   'charge-point-asked',
   'equipment-changed',
   'terms-changed',
+  'rule-pack-changed',
+  'house-rules-changed',
   'feed-made',
   'feed-revoked',
 ] as const;
@@ -56,8 +58,8 @@ export async function auditOfJob(db: PoolClient, jobId: string): Promise<AuditEn
   return found.rows;
 }
 
-/** The record of what concerns the firm as a whole, newest first, so many at most. */
-export async function auditOfFirm(db: PoolClient, most: number): Promise<AuditEntry[]> {
+/** The record of what concerns the firm as a whole, newest first; so many at most, or all. */
+export async function auditOfFirm(db: PoolClient, most: number | null): Promise<AuditEntry[]> {
   const found = await db.query<AuditEntry>(
     `SELECT ${COLUMNS} FROM audit_entries a JOIN people p ON p.id = a.person_id
       WHERE a.job_id IS NULL ORDER BY a.id DESC LIMIT $1`,

@@ -27,14 +27,18 @@ export function jobAuditRoutes(pool: Pool): Router {
 
   router.get('/record.csv', async (request, response) => {
     const { number, entries } = await recordOf(request);
-    const rows = entries.map(({ at, by, what, details }) => [at, by, what, JSON.stringify(details)].map(safeCell));
     response
       .attachment(`${jobNumber(number)}-record.csv`)
       .type('text/csv')
-      .send(csv([['at (UTC)', 'by', 'what', 'details'], ...rows]));
+      .send(asTable(entries));
   });
 
   return router;
+}
+
+function asTable(entries: readonly AuditEntry[]): string {
+  const rows = entries.map(({ at, by, what, details }) => [at, by, what, JSON.stringify(details)].map(safeCell));
+  return csv([['at (UTC)', 'by', 'what', 'details'], ...rows]);
 }
 
 const MOST = 500;
@@ -44,6 +48,11 @@ export function firmAuditRoutes(pool: Pool): Router {
   const router = Router();
   router.get('/', async (request, response) => {
     response.json({ entries: await inFirm(pool, askerOf(request), (db) => auditOfFirm(db, MOST)) });
+  });
+  router.get('/record.csv', async (request, response) => {
+    // All of it: what is taken away is taken away whole.
+    const entries = await inFirm(pool, askerOf(request), (db) => auditOfFirm(db, null));
+    response.attachment('firm-record.csv').type('text/csv').send(asTable(entries));
   });
   return router;
 }

@@ -8,7 +8,7 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { notFound } from '../http/problem';
 import { jobNumber } from '../jobs/numbers';
-import { firmRulePack } from '../jobs/summary';
+import { firmRules } from '../firm/rules';
 import { diaryOf } from './diary';
 import { icsOf } from './ics';
 
@@ -21,8 +21,7 @@ export function diaryRoutes(pool: Pool): Router {
   router.get('/', async (request, response) => {
     const today = ukDay(new Date());
     const entries = await inFirm(pool, askerOf(request), async (db) => {
-      const firm = await db.query<{ rules: string }>('SELECT rule_pack_id AS rules FROM firms');
-      return diaryOf(db, firmRulePack(firm.rows[0]?.rules ?? ''), today);
+      return diaryOf(db, await firmRules(db), today);
     });
     response.json({ today, entries });
   });
@@ -80,8 +79,7 @@ export function feedRoutes(pool: Pool): Router {
     const firmId = found.rows[0]?.firmId;
     if (!firmId) throw notFound('calendar');
     const entries = await inFirm(pool, { firmId }, async (db) => {
-      const firm = await db.query<{ rules: string }>('SELECT rule_pack_id AS rules FROM firms');
-      return diaryOf(db, firmRulePack(firm.rows[0]?.rules ?? ''));
+      return diaryOf(db, await firmRules(db));
     });
     response
       .type('text/calendar')

@@ -1,6 +1,7 @@
 import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
 import { byDay, ukDay } from '@keen-gauge/core/calendar/days';
 import { daysOf, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Nation } from '@keen-gauge/core/survey/words';
 import type { PoolClient } from 'pg';
@@ -22,10 +23,17 @@ interface EventRow {
 }
 
 /** Every running clock of every job of the firm in scope, soonest first. Each job’s working days are those of its nation. */
-export async function diaryOf(db: PoolClient, pack: RulePack, today = ukDay(new Date())): Promise<DiaryEntry[]> {
+export async function diaryOf(db: PoolClient, rules: FirmRules, today = ukDay(new Date())): Promise<DiaryEntry[]> {
   // Two plain reads put together here: gathering each job's events in the database takes three times as long.
-  const jobs = await db.query<{ jobId: string; number: number; place: string; nation: string | null }>(
-    `SELECT id AS "jobId", number, place, survey->'place'->>'nation' AS nation FROM jobs
+  const jobs = await db.query<{
+    jobId: string;
+    number: number;
+    place: string;
+    nation: string | null;
+    meterPoint: string | null;
+  }>(
+    `SELECT id AS "jobId", number, place, survey->'place'->>'nation' AS nation,
+            survey->'place'->>'meterPointNumber' AS "meterPoint" FROM jobs
       WHERE id IN (SELECT job_id FROM job_events)`,
   );
   const rows = await db.query<EventRow>(
@@ -46,9 +54,22 @@ export async function diaryOf(db: PoolClient, pack: RulePack, today = ukDay(new 
     holidays.set(nation, made);
     return made;
   };
+  // Thousands of jobs, few rules: those of each meter point are put together once, and one will do for all where no area has its own.
+  const packs = new Map<string, RulePack>();
+  const packFor = (meterPoint: string | null): RulePack => {
+    const asked = rules.house.areas.length === 0 ? '' : (meterPoint ?? '');
+    const pack = packs.get(asked) ?? rulesFor(asked, rules);
+    packs.set(asked, pack);
+    return pack;
+  };
   return jobs.rows
-    .flatMap(({ jobId, number, place, nation }) =>
-      clocksOf(daysOf(events.get(jobId) ?? []), today, holidaysOf(isNation(nation) ? nation : 'england'), pack)
+    .flatMap(({ jobId, number, place, nation, meterPoint }) =>
+      clocksOf(
+        daysOf(events.get(jobId) ?? []),
+        today,
+        holidaysOf(isNation(nation) ? nation : 'england'),
+        packFor(meterPoint),
+      )
         .filter(({ state }) => state !== 'done')
         .map((clock): DiaryEntry => ({ ...clock, jobId, number, place })),
     )

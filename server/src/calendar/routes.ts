@@ -10,8 +10,8 @@ import { askerOf, idParameter } from '../http/asker';
 import { notFound, Problem } from '../http/problem';
 import { jobNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
-import { firmRulePack } from '../jobs/summary';
-import { personById } from '../people/queries';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
+import { firmRules } from '../firm/rules';
 import { headOf } from '../surveys/queries';
 import { holidaysAbout, isNation } from './holidays';
 import { icsOf } from './ics';
@@ -34,13 +34,13 @@ export function jobCalendarRoutes(pool: Pool): Router {
   router.get('/', async (request, response) => {
     const [asker, jobId] = [askerOf(request), idParameter(request, 'jobId', 'job')];
     const { job, events, nation, pack } = await inFirm(pool, asker, async (db) => {
-      const [job, head, me] = [await jobById(db, jobId), await headOf(db, jobId), await personById(db, asker.personId)];
-      if (!job || !head || !me) throw notFound('job');
+      const [job, head] = [await jobById(db, jobId), await headOf(db, jobId)];
+      if (!job || !head) throw notFound('job');
       return {
         job,
         events: await eventsOf(db, jobId),
         nation: head.survey.place.nation ?? 'england',
-        pack: firmRulePack(me.rulePackId),
+        pack: rulesFor(head.survey.place.meterPointNumber, await firmRules(db)),
       };
     });
     const today = ukDay(new Date());

@@ -77,6 +77,8 @@ describe('the database itself keeps firms apart', () => {
     'job_events',
     'audit_entries',
     'calendar_feeds',
+    'house_rules',
+    'operator_packs',
   ])('%s: nothing without a firm, nothing of another', async (table) => {
     expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
     const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));

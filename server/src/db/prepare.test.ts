@@ -38,6 +38,7 @@ describe('preparing a database', () => {
       '007_job_events.sql',
       '008_audit.sql',
       '009_calendar_feeds.sql',
+      '010_rules.sql',
     ]);
     await client.end();
   });

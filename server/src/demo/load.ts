@@ -6,7 +6,8 @@ import { randomUUID as newId } from 'node:crypto';
 import { inFirm } from '../db/firm-scope';
 import { putInstrument } from '../instruments/queries';
 import { insertJob } from '../jobs/queries';
-import { firmRulePack, summarise } from '../jobs/summary';
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
+import { summarise } from '../jobs/summary';
 import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
@@ -66,7 +67,7 @@ async function loadScenario(
     personId: personIds[index] ?? '',
   });
   const survey = blankSurvey();
-  const summary = summarise(survey, firmRulePack(DEMO_FIRM.rulePackId), scenario.place);
+  const summary = summarise(survey, gbDefault, scenario.place);
   const { place, wanted } = scenario;
   await inFirm(app, { firmId }, (db) =>
     insertJob(db, { ...askerOf(scenario.by), id, place, wanted, survey, revisionId: newId(), summary }),

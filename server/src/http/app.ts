@@ -16,6 +16,7 @@ import { diaryRoutes, feedRoutes } from '../calendar/diary-routes';
 import { holidayRoutes, jobCalendarRoutes } from '../calendar/routes';
 import { eventRoutes } from '../events/routes';
 import { firmRoutes } from '../firm/routes';
+import { ruleRoutes } from '../firm/rule-routes';
 import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { instrumentRoutes } from '../instruments/routes';
@@ -89,6 +90,7 @@ export function makeApp(parts: AppParts): Express {
   api.use('/diary', signedIn, diaryRoutes(pool));
   api.use('/feed', feedRoutes(pool));
   api.use('/firm/record', signedIn, firmAuditRoutes(pool));
+  api.use('/firm/rules', signedIn, ruleRoutes(pool, log));
   api.use('/firm', signedIn, firmRoutes(pool));
   api.use('/instruments', signedIn, instrumentRoutes(pool));
   api.use('/jobs', signedIn, jobRoutes(pool));

@@ -7,9 +7,10 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound } from '../http/problem';
-import { personById } from '../people/queries';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
+import { firmRules } from '../firm/rules';
 import { findJobs, insertJob, jobById } from './queries';
-import { firmRulePack, summarise } from './summary';
+import { summarise } from './summary';
 
 class CreateJob {
   /** Made by the client, so that a request sent twice makes one job. */
@@ -41,12 +42,9 @@ export function jobRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const { id, place, wanted } = bodyAs(CreateJob, request.body);
     const job = await inFirm(pool, asker, async (db) => {
-      const me = await personById(db, asker.personId);
       const survey = blankSurvey();
-      if (me) {
-        const summary = summarise(survey, firmRulePack(me.rulePackId), place);
-        await insertJob(db, { ...asker, id, place, wanted, survey, revisionId: newId(), summary });
-      }
+      const summary = summarise(survey, rulesFor(undefined, await firmRules(db)), place);
+      await insertJob(db, { ...asker, id, place, wanted, survey, revisionId: newId(), summary });
       return jobById(db, id);
     });
     if (!job) throw notFound('job');

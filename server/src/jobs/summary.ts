@@ -1,7 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
 import type { RouteWay } from '@keen-gauge/core/route/route';
-import { gbDefault } from '@keen-gauge/core/rules/gb-default';
-import { rulePack } from '@keen-gauge/core/rules/catalogue';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 
@@ -10,11 +8,6 @@ export interface JobSummary {
   readonly route: RouteWay;
   readonly nextQuestion: string | null;
   readonly place: string;
-}
-
-/** The firm's rule pack; the default where its id is no longer shipped. */
-export function firmRulePack(id: string): RulePack {
-  return rulePack(id) ?? gbDefault;
 }
 
 /** The survey in short, under the firm's rules. `place` falls back to what the job was called when it was made. */

@@ -2,6 +2,7 @@ import { assess } from '@keen-gauge/core/assess';
 import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
 import { packTexts } from '@keen-gauge/core/pack/files';
 import { missingItems } from '@keen-gauge/core/pack/missing';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool } from 'pg';
@@ -10,7 +11,7 @@ import { inFirm, type Asker } from '../db/firm-scope';
 import { notFound, Problem } from '../http/problem';
 import { jobNumber, packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
-import { firmRulePack } from '../jobs/summary';
+import { firmRules } from '../firm/rules';
 import { personById } from '../people/queries';
 import { packPictures } from '../photos/packed';
 import { printedPictures } from '../photos/printed';
@@ -43,7 +44,7 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     const reading = readSurvey(head.survey);
     if ('faults' in reading) throw new Problem(500, 'Not readable', 'The stored survey could not be read.', reading);
 
-    const pack = firmRulePack(head.rulePackId);
+    const pack = rulesFor(reading.survey.place.meterPointNumber, await firmRules(db));
     const assessment = assess(reading.survey, pack);
     const missing = missingItems(reading.survey, assessment);
     // A reason is for what is missing; where nothing is, there is nothing to give a reason for.

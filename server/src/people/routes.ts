@@ -7,7 +7,7 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, signedIn } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { Problem } from '../http/problem';
-import { personById, personForSignIn } from './queries';
+import { meOf, personForSignIn } from './queries';
 
 class SignIn {
   @IsString({ message: 'text' }) @MaxLength(200, { message: 'at most 200 characters' }) email: string;
@@ -51,7 +51,7 @@ export function peopleRoutes(pool: Pool): Router {
       });
     });
     request.session.asker = { firmId: person.firmId, personId: person.id };
-    response.json(await inFirm(pool, person, (db) => personById(db, person.id)));
+    response.json(await inFirm(pool, person, (db) => meOf(db, person.id)));
   });
 
   router.delete('/session', async (request, response) => {
@@ -65,7 +65,7 @@ export function peopleRoutes(pool: Pool): Router {
 
   router.get('/me', signedIn, async (request, response) => {
     const asker = askerOf(request);
-    const me = await inFirm(pool, asker, (db) => personById(db, asker.personId));
+    const me = await inFirm(pool, asker, (db) => meOf(db, asker.personId));
     if (!me) throw new Problem(401, 'Not signed in', 'Sign in to go on.');
     response.json(me);
   });

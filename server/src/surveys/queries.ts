@@ -10,14 +10,13 @@ export interface Head {
   readonly revisionId: string;
   readonly seq: number;
   readonly place: string;
-  readonly rulePackId: string;
 }
 
 /** The head of a job's survey; `forUpdate` holds it until the transaction ends, so that saves take turns. */
 export async function headOf(db: PoolClient, jobId: string, forUpdate = false): Promise<Head | undefined> {
   const found = await db.query<Head>(
-    `SELECT j.survey, j.revision_id AS "revisionId", j.revision_seq AS seq, j.place, f.rule_pack_id AS "rulePackId"
-       FROM jobs j JOIN firms f ON f.id = j.firm_id
+    `SELECT j.survey, j.revision_id AS "revisionId", j.revision_seq AS seq, j.place
+       FROM jobs j
       WHERE j.id = $1 ${forUpdate ? 'FOR UPDATE OF j' : ''}`,
     [jobId],
   );

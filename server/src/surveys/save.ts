@@ -6,7 +6,9 @@ import { decisionsIn } from '../audit/decisions';
 import { audit } from '../audit/queries';
 import type { Asker } from '../db/firm-scope';
 import { invalid, notFound, Problem } from '../http/problem';
-import { firmRulePack, summarise } from '../jobs/summary';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
+import { firmRules } from '../firm/rules';
+import { summarise } from '../jobs/summary';
 import { appendRevision, hasRevision, headOf } from './queries';
 
 export interface Save {
@@ -42,7 +44,7 @@ export async function saveRevision(db: PoolClient, asker: Asker, jobId: string, 
   if ('faults' in reading) throw invalid(reading.faults);
   const { survey } = reading;
   const seq = head.seq + 1;
-  const summary = summarise(survey, firmRulePack(head.rulePackId), head.place);
+  const summary = summarise(survey, rulesFor(survey.place.meterPointNumber, await firmRules(db)), head.place);
   await appendRevision(db, asker, {
     id: save.id,
     jobId,

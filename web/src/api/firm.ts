@@ -1,4 +1,6 @@
 import type { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import type { HouseRules, OperatorPack } from '@keen-gauge/core/firm/operator-pack';
 import type { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
@@ -17,3 +19,16 @@ export function useFirmTerms() {
 }
 
 export const putFirmTerms = (terms: FirmTerms): Promise<{ terms: FirmTerms }> => call('POST', '/firm/terms', terms);
+
+/** House rules, and the firm's own packs; both answer with every rule the firm works to now. */
+export const putHouseRules = (house: HouseRules): Promise<{ rules: FirmRules }> =>
+  call('POST', '/firm/rules/house', house);
+export const putOperatorPack = ({ id, ...pack }: OperatorPack): Promise<{ rules: FirmRules }> =>
+  call('POST', `/firm/rules/packs/${id}`, pack);
+
+export function usePackVersions(id: string) {
+  return useSWR<{ versions: { pack: OperatorPack; madeBy: string; madeAt: string }[] }, Error>(
+    `/firm/rules/packs/${id}/versions`,
+    fetcher,
+  );
+}

@@ -1,3 +1,4 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import useSWR from 'swr';
 import { call, fetcher, ServerProblem } from './client';
 
@@ -9,7 +10,8 @@ export interface Me {
   readonly maySignOff: boolean;
   readonly registration: string;
   readonly firm: string;
-  readonly rulePackId: string;
+  /** The rules the firm works to. */
+  readonly rules: FirmRules;
 }
 
 /** Who is signed in: undefined while asking, null when nobody is. */

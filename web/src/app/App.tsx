@@ -11,6 +11,7 @@ import { Waiting } from './Waiting';
 const SurveyPage = lazy(() => import('../survey/SurveyPage'));
 const InstrumentsPage = lazy(() => import('../readings/InstrumentsPage'));
 const DiaryPage = lazy(() => import('../calendar/DiaryPage'));
+const RulesPage = lazy(() => import('../firm/rules/RulesPage'));
 const FirmPage = lazy(() => import('../firm/FirmPage'));
 const HistoryPage = lazy(() => import('../history/HistoryPage'));
 
@@ -26,6 +27,7 @@ export function App() {
               <Route path="/" element={<JobsPage />} />
               <Route path="/diary" element={<DiaryPage />} />
               <Route path="/firm" element={<FirmPage />} />
+              <Route path="/firm/rules" element={<RulesPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
               <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />

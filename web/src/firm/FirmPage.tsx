@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Stack } from '../kit/Panel';
 import { EquipmentPanel } from './EquipmentPanel';
+import { FirmRecordPanel } from './FirmRecordPanel';
 import { TermsPanel } from './TermsPanel';
 
 const Page = styled.main`
@@ -22,8 +23,12 @@ export default function FirmPage() {
             Kinds of equipment to fill new chargers in from, and what the options cost and how long they take here.
           </p>
         </div>
+        <p>
+          <Link to="/firm/rules">Rules: which packs hold where, and what they say</Link>
+        </p>
         <EquipmentPanel />
         <TermsPanel />
+        <FirmRecordPanel />
       </Stack>
     </Page>
   );

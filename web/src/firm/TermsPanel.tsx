@@ -1,6 +1,7 @@
 import type { FirmOptionTerms, FirmTerms } from '@keen-gauge/core/firm/option-terms';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
+import { FirmTerms as NoTerms } from '@keen-gauge/core/firm/option-terms';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
-import { rulePack } from '@keen-gauge/core/rules/catalogue';
 import {
   COST_BANDS,
   OPTION_KINDS,
@@ -23,6 +24,7 @@ import { TextInput } from '../kit/TextInput';
 /** What the options cost the firm and how long they take. */
 export function TermsPanel() {
   const { data, error, mutate } = useFirmTerms();
+  const { refresh } = useMe();
   return (
     <Panel aria-label="What the options cost">
       <h2>What the options cost</h2>
@@ -33,6 +35,7 @@ export function TermsPanel() {
           terms={data.terms}
           onSave={async (terms) => {
             await mutate(await putFirmTerms(terms), false);
+            refresh();
           }}
         />
       )}
@@ -48,7 +51,8 @@ function TermsForm({
   readonly onSave: (terms: FirmTerms) => Promise<void>;
 }) {
   const { me } = useMe();
-  const pack = rulePack(me?.rulePackId ?? '') ?? gbDefault;
+  // What stands where the firm sets nothing: its rules without its own terms.
+  const pack = me ? rulesFor(undefined, { ...me.rules, terms: new NoTerms() }) : gbDefault;
   const [draft, setDraft] = useState(terms);
   const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
   const changeOption = (option: OptionKind, change: Partial<FirmOptionTerms>): void => {

@@ -1,8 +1,8 @@
 import { recordUrl, useJobRecord } from '../api/record';
 import { ButtonLink } from '../kit/Button';
 import { Notice } from '../kit/Notice';
-import { Panel, Row, Stack } from '../kit/Panel';
-import { recordWords } from './record-words';
+import { Panel, Row } from '../kit/Panel';
+import { RecordList } from './RecordList';
 
 /** Who decided what: sign-offs, what was sent and answered, overrides. It is only ever added to. */
 export function RecordPanel({ jobId }: { readonly jobId: string }) {
@@ -19,18 +19,7 @@ export function RecordPanel({ jobId }: { readonly jobId: string }) {
       </Row>
       {error && !data && <Notice kind="act" title="The record could not be loaded." />}
       {data?.entries.length === 0 && <p className="quiet">Nothing has been decided yet.</p>}
-      <Stack as="ol" style={{ '--gap': '0.3rem', listStyle: 'none', padding: 0, margin: 0 }}>
-        {[...(data?.entries ?? [])].reverse().map((entry) => (
-          <li key={entry.id}>
-            {recordWords(entry)}
-            <span className="quiet">
-              {' '}
-              — {entry.by},{' '}
-              {new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(entry.at))}
-            </span>
-          </li>
-        ))}
-      </Stack>
+      <RecordList entries={[...(data?.entries ?? [])].reverse()} />
     </Panel>
   );
 }

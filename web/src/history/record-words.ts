@@ -41,7 +41,27 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return of('ask') === 'limit'
         ? `Charge point ${of('name')} asked to hold to ${of('limitA')} A`
         : `Charge point ${of('name')} sent set-point ${of('setPointA')} A, fail-safe ${of('failSafeA')} A`;
+    case 'equipment-changed':
+      return `Equipment “${of('name')}” ${details['retired'] === true ? 'offered no more' : 'set'}`;
+    case 'terms-changed':
+      return 'What the options cost was set';
+    case 'rule-pack-changed':
+      return `Rule pack “${of('title')}” saved as version ${of('version')}`;
+    case 'house-rules-changed':
+      return `Rules set: ${of('defaultPackId')}${details['alwaysAsk'] === true ? ', always ask first' : ''}${areasText(details['areas'])}`;
+    case 'feed-made':
+      return 'Calendar address made';
+    case 'feed-revoked':
+      return 'Calendar address revoked';
     default:
       return what;
   }
+}
+
+function areasText(areas: unknown): string {
+  if (!Array.isArray(areas) || areas.length === 0) return '';
+  const each = (areas as { area?: unknown; packId?: unknown }[]).map(
+    ({ area, packId }) => `${text(area)} ${text(packId)}`,
+  );
+  return `; areas ${each.join(', ')}`;
 }

@@ -1,13 +1,10 @@
 import { assess } from '@keen-gauge/core/assess';
 import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { missingItems } from '@keen-gauge/core/pack/missing';
-import { rulePack } from '@keen-gauge/core/rules/catalogue';
-import { withFirmTerms } from '@keen-gauge/core/firm/option-terms';
-import { gbDefault } from '@keen-gauge/core/rules/gb-default';
+import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
-import { useFirmTerms } from '../api/firm';
 import { ServerProblem } from '../api/client';
 import { jobNumber, useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
@@ -101,8 +98,8 @@ function SurveyView({
 }) {
   const state = useSyncExternalStore(store.subscribe, store.get);
   const { survey } = state;
-  const { data: firm } = useFirmTerms();
-  const pack = useMemo(() => withFirmTerms(rulePack(me.rulePackId) ?? gbDefault, firm?.terms), [me.rulePackId, firm]);
+  const { meterPointNumber } = survey.place;
+  const pack = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
   const assessment = useMemo(() => assess(survey, pack), [survey, pack]);
   const missing = useMemo(() => missingItems(survey, assessment).length, [survey, assessment]);
   const [walking, setWalking] = useState(false);

@@ -1,0 +1,127 @@
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  Matches,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+import { Type } from 'class-transformer';
+import { RULE_PACKS, rulePack } from '../rules/catalogue';
+import type { RulePack, TriggerDemand } from '../rules/rule-pack';
+import { NUMBER_TERM_KEYS, NUMBER_TERMS, type NumberTermKey } from '../rules/terms';
+import { Count, Day, Id, OneOf, Text, YesNo } from '../survey/fields';
+import type { Fault } from '../survey/plain';
+
+/** A figure an operator sets differently, and where it says so. */
+export class ChangedTerm {
+  @IsIn([...NUMBER_TERM_KEYS], { message: `one of ${NUMBER_TERM_KEYS.join(', ')}` }) term: NumberTermKey;
+  @IsNumber({ allowInfinity: false, allowNaN: false }, { message: 'a number' }) value: number;
+  @IsString({ message: 'where it comes from' })
+  @IsNotEmpty({ message: 'where it comes from' })
+  @MaxLength(200, { message: 'at most 200 characters' })
+  source: string;
+}
+
+/** A rule pack as a firm keeps it: one that ships, and what differs from it. Each saving is a version of its own. */
+export class OperatorPack {
+  @Id() id: string;
+  @IsNotEmpty({ message: 'a name' }) @Text(100) title: string;
+  @IsIn(RULE_PACKS.map(({ id }) => id), { message: `one of ${RULE_PACKS.map(({ id }) => id).join(', ')}` })
+  basedOn: string;
+  /** Counted up by the server. */
+  @Count(1, 100_000) version?: number;
+  /** The day the operator's terms bear. */
+  @Day() date?: string;
+  /** Where the operator says so. */
+  @IsString({ message: 'where its terms come from' })
+  @IsNotEmpty({ message: 'where its terms come from' })
+  @MaxLength(300, { message: 'at most 300 characters' })
+  source: string;
+  @OneOf(['unmanaged', 'managed']) triggerDemand?: TriggerDemand;
+  @YesNo() acceptsLimiting?: boolean;
+  @Text(20) emergencyNumber?: string;
+  @IsArray({ message: 'a list' })
+  @ArrayMaxSize(NUMBER_TERM_KEYS.length, { message: 'each figure once' })
+  @ValidateNested({ each: true, message: 'an object' })
+  @Type(() => ChangedTerm)
+  changes: ChangedTerm[] = [];
+  /** Kept for the packs signed under it, and offered no more. */
+  @YesNo() retired?: boolean;
+}
+
+/** Which rules hold in one area. */
+export class AreaRules {
+  @Matches(/^\d{2}$/, { message: 'the first two digits of a meter point number' }) area: string;
+  @IsString({ message: 'the id of a rule pack' }) @MaxLength(64, { message: 'the id of a rule pack' }) packId: string;
+}
+
+/** What a firm says of its rules as a whole. */
+export class HouseRules {
+  /** The rules where no area says otherwise. */
+  @IsString({ message: 'the id of a rule pack' })
+  @MaxLength(64, { message: 'the id of a rule pack' })
+  defaultPackId: string = 'gb-default';
+  /** Ask the operator first, whatever the arithmetic says. */
+  @YesNo() alwaysAsk?: boolean;
+  @IsArray({ message: 'a list' })
+  @ArrayMaxSize(100, { message: 'at most 100 areas' })
+  @ValidateNested({ each: true, message: 'an object' })
+  @Type(() => AreaRules)
+  areas: AreaRules[] = [];
+}
+
+/** What is wrong with a pack's figures besides their form: out of bounds, twice, or at odds with one another. */
+export function operatorPackFaults(pack: OperatorPack): Fault[] {
+  const faults: Fault[] = [];
+  const seen = new Set<string>();
+  pack.changes.forEach(({ term, value }, index) => {
+    const path = `$.changes[${index}]`;
+    const form = NUMBER_TERMS.find(({ key }) => key === term);
+    if (seen.has(term))
+      faults.push({ path: `${path}.term`, wrong: `is "${term}" again`, expected: 'each figure once' });
+    seen.add(term);
+    if (form && (value < form.least || value > form.most || (form.whole && !Number.isInteger(value))))
+      faults.push({
+        path: `${path}.value`,
+        wrong: `is ${value}`,
+        expected: `${form.whole ? 'a whole number' : 'a number'} from ${form.least} to ${form.most} ${form.unit}`,
+      });
+  });
+  const made = toRulePack(pack);
+  if (made.sureLogDays.value < made.leastLogDays.value)
+    faults.push({
+      path: '$.changes',
+      wrong: `has logs sure from ${made.sureLogDays.value} days but declared from ${made.leastLogDays.value}`,
+      expected: 'as many days or more',
+    });
+  if (made.fallbackFuseA.value > made.largestUsualFuseA.value)
+    faults.push({
+      path: '$.changes',
+      wrong: `takes ${made.fallbackFuseA.value} A for a fuse nobody knows, and ${made.largestUsualFuseA.value} A for the largest`,
+      expected: 'the largest to be the larger',
+    });
+  return faults;
+}
+
+/** The rule pack a firm's own one amounts to. Its version names both: the firm's, and that of the pack it is laid over. */
+export function toRulePack(own: OperatorPack): RulePack {
+  const base = rulePack(own.basedOn) ?? RULE_PACKS[0];
+  if (!base) throw new Error('no rule pack ships');
+  const changed = Object.fromEntries(own.changes.map(({ term, value, source }) => [term, { value, source }]));
+  return {
+    ...base,
+    ...changed,
+    id: own.id,
+    title: own.title,
+    version: `${own.version ?? 1} over ${base.id} ${base.version}`,
+    date: own.date ?? base.date,
+    source: own.source,
+    triggerDemand: own.triggerDemand ?? base.triggerDemand,
+    acceptsLimiting: own.acceptsLimiting ?? base.acceptsLimiting,
+    ...(own.emergencyNumber ? { emergencyNumber: { value: own.emergencyNumber, source: own.source } } : {}),
+  };
+}

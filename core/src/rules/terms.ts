@@ -1,0 +1,87 @@
+import type { Ruled, RulePack } from './rule-pack';
+
+/** A figure of a rule pack that operators differ in and a firm may set, with the bounds of good sense. */
+export interface NumberTerm {
+  readonly key: NumberTermKey;
+  readonly title: string;
+  readonly unit: string;
+  readonly least: number;
+  readonly most: number;
+  readonly whole?: boolean;
+}
+
+/** The members of a rule pack that are one figure with its source. */
+export type NumberTermKey = {
+  [K in keyof RulePack]: RulePack[K] extends Ruled<number> ? K : never;
+}[keyof RulePack];
+
+const term = (
+  key: NumberTermKey,
+  title: string,
+  unit: string,
+  least: number,
+  most: number,
+  whole = false,
+): NumberTerm => ({ key, title, unit, least, most, ...(whole ? { whole } : {}) });
+
+/** In the order they are read out: what the route turns on, waits, what is taken for what is not known, house rules. */
+export const NUMBER_TERMS: readonly NumberTerm[] = [
+  term('askAboveA', 'Maximum demand from which the operator is asked, each phase', 'A', 1, 1000),
+  term('askAboveEquipmentA', 'Equipment from which the operator is asked, each phase', 'A', 1, 1000),
+  term('notifyExportUpToA', 'Export that is notified after, each phase, up to', 'A', 0, 1000),
+  term('replyWorkingDays', 'Reply within', 'working days', 1, 260, true),
+  term('noticeWithinDays', 'Notice after commissioning within', 'days', 1, 365, true),
+  term('fallbackFuseA', 'Fuse reckoned with while its rating is not established', 'A', 5, 400),
+  term('largestUsualFuseA', 'Largest fuse a cut-out usually holds', 'A', 5, 1000),
+  term('assumedNeighbourDemandA', 'What a neighbour on the same service is taken to draw', 'A', 0, 400),
+  term('longestTailsM', 'Longest tails', 'm', 0.1, 30),
+  term('leastLogDays', 'Days a log must cover to declare from it', 'days', 1, 365, true),
+  term('sureLogDays', 'Days from which nothing is said of its shortness', 'days', 1, 365, true),
+  term('leastLogCoveragePercent', 'How much of its span a log must cover', '%', 1, 100),
+  term('clampErrorPercent', 'Error of clamps', '%', 0, 20),
+  term('commissioningPercent', 'Greatest difference when a limiter is commissioned', '%', 0, 50),
+  term('kwhPerMile', 'Energy a mile takes', 'kWh', 0.05, 2),
+];
+
+export const NUMBER_TERM_KEYS: readonly NumberTermKey[] = NUMBER_TERMS.map(({ key }) => key);
+
+/** One line of two packs laid side by side. */
+export interface ComparedTerm {
+  readonly title: string;
+  readonly one: string;
+  readonly other: string;
+  /** Where each comes from. */
+  readonly oneSource: string;
+  readonly otherSource: string;
+  readonly differs: boolean;
+}
+
+/** Everything a firm may set of a rule pack, two packs side by side. Allowances and cable tables are the same in every pack. */
+export function comparePacks(one: RulePack, other: RulePack): ComparedTerm[] {
+  const line = (title: string, of: (pack: RulePack) => Ruled<string>): ComparedTerm => {
+    const [a, b] = [of(one), of(other)];
+    return {
+      title,
+      one: a.value,
+      other: b.value,
+      oneSource: a.source,
+      otherSource: b.source,
+      differs: a.value !== b.value,
+    };
+  };
+  const plain = (value: string): Ruled<string> => ({ value, source: '' });
+  return [
+    line('Demand the threshold is held against', ({ triggerDemand }) =>
+      plain(triggerDemand === 'managed' ? 'managed: what the limiter guarantees' : 'unmanaged: what could flow'),
+    ),
+    line('Load limiting accepted in place of a larger fuse', ({ acceptsLimiting }) =>
+      plain(acceptsLimiting ? 'yes' : 'no'),
+    ),
+    line('Always ask first', ({ alwaysAsk }) => plain(alwaysAsk ? 'yes' : 'no')),
+    ...NUMBER_TERMS.map(({ key, title, unit }) =>
+      line(title, (pack) => ({ value: `${pack[key].value} ${unit}`, source: pack[key].source })),
+    ),
+    line('Emergency line', ({ emergencyNumber }) => emergencyNumber),
+    line('Declarations', ({ declarations }) => plain(declarations.join(' '))),
+  ];
+}

@@ -1,0 +1,83 @@
+import { packOf } from '@keen-gauge/core/firm/firm-rules';
+import { HouseRules, OperatorPack, operatorPackFaults } from '@keen-gauge/core/firm/operator-pack';
+import { Router } from 'express';
+import type { Pool, PoolClient } from 'pg';
+import type { Logger } from 'pino';
+import { audit } from '../audit/queries';
+import { inFirm, type Asker } from '../db/firm-scope';
+import { askerOf, idParameter } from '../http/asker';
+import { bodyAs } from '../http/body';
+import { invalid, notFound, Problem } from '../http/problem';
+import { resummarise } from '../jobs/resummarise';
+import { personById } from '../people/queries';
+import { addPackVersion, firmRules, packVersions, putHouseRules } from './rules';
+
+/** A firm's rules: its packs in every version, and the house rules. Supervisors change them, all see them. */
+export function ruleRoutes(pool: Pool, log: Logger): Router {
+  const router = Router();
+
+  router.get('/', async (request, response) => {
+    response.json({ rules: await inFirm(pool, askerOf(request), firmRules) });
+  });
+
+  router.get('/packs/:packId/versions', async (request, response) => {
+    const id = idParameter(request, 'packId', 'rule pack');
+    const versions = await inFirm(pool, askerOf(request), (db) => packVersions(db, id));
+    if (versions.length === 0) throw notFound('rule pack');
+    response.json({ versions });
+  });
+
+  router.post('/packs/:packId', async (request, response) => {
+    const asker = askerOf(request);
+    const id = idParameter(request, 'packId', 'rule pack');
+    const { version, ...sent } = request.body as { version?: number };
+    const pack = bodyAs(OperatorPack, { ...sent, id });
+    const faults = operatorPackFaults(pack);
+    if (faults.length > 0) throw invalid(faults);
+    const rules = await inFirm(pool, asker, async (db) => {
+      await onlySupervisors(db, asker);
+      const [known] = await packVersions(db, id);
+      // Two people changing it at once: the second is told, not written over.
+      if (known && known.pack.version !== version)
+        throw new Problem(
+          409,
+          'Changed since you looked',
+          'Somebody saved this rule pack meanwhile. Look at it again.',
+        );
+      const saved = await addPackVersion(db, asker, id, pack);
+      if (!saved) throw new Problem(409, 'Not saved', 'This rule pack could not be saved under its id.');
+      await audit(db, asker, null, 'rule-pack-changed', { title: saved.title, version: saved.version, pack: saved });
+      return firmRules(db);
+    });
+    response.status(201).json({ rules });
+    void resummarise(pool, asker, log);
+  });
+
+  router.post('/house', async (request, response) => {
+    const asker = askerOf(request);
+    const house = bodyAs(HouseRules, request.body);
+    const rules = await inFirm(pool, asker, async (db) => {
+      await onlySupervisors(db, asker);
+      const { packs } = await firmRules(db);
+      const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
+      const unknown = named.find((id) => packOf(id, packs) === undefined);
+      if (unknown !== undefined)
+        throw invalid([{ path: '$', wrong: `names the rule pack "${unknown}"`, expected: 'one there is' }]);
+      if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)
+        throw invalid([{ path: '$.areas', wrong: 'has an area twice', expected: 'each area once' }]);
+      await putHouseRules(db, asker, house);
+      await audit(db, asker, null, 'house-rules-changed', { ...house });
+      return firmRules(db);
+    });
+    response.status(201).json({ rules });
+    void resummarise(pool, asker, log);
+  });
+
+  return router;
+}
+
+async function onlySupervisors(db: PoolClient, asker: Asker): Promise<void> {
+  const me = await personById(db, asker.personId);
+  if (me?.role !== 'supervisor')
+    throw new Problem(403, 'Not yours to change', 'Rules are changed by the firm’s supervisors.');
+}

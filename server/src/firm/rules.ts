@@ -1,0 +1,70 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { HouseRules, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
+import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
+import type { PoolClient } from 'pg';
+import type { Asker } from '../db/firm-scope';
+
+/** Every rule the firm in scope works to, in one read: saves, sign-offs and clocks all begin with it. */
+export async function firmRules(db: PoolClient): Promise<FirmRules> {
+  const found = await db.query<{
+    defaultPackId: string;
+    house: HouseRules | null;
+    terms: FirmTerms | null;
+    packs: OperatorPack[];
+  }>(
+    `SELECT f.rule_pack_id AS "defaultPackId", h.rules AS house, t.terms,
+            coalesce((SELECT jsonb_agg(newest.pack ORDER BY newest.pack->>'title')
+                        FROM (SELECT DISTINCT ON (id) pack FROM operator_packs ORDER BY id, version DESC) newest), '[]') AS packs
+       FROM firms f LEFT JOIN house_rules h ON h.firm_id = f.id LEFT JOIN firm_terms t ON t.firm_id = f.id`,
+  );
+  const [row] = found.rows;
+  return {
+    house: row?.house ?? { ...new HouseRules(), defaultPackId: row?.defaultPackId ?? new HouseRules().defaultPackId },
+    packs: row?.packs ?? [],
+    terms: row?.terms ?? new FirmTerms(),
+  };
+}
+
+/** Appends a version of a pack: the first, or one after the newest; undefined where the id is another firm's. */
+export async function addPackVersion(
+  db: PoolClient,
+  asker: Asker,
+  id: string,
+  pack: OperatorPack,
+): Promise<OperatorPack | undefined> {
+  const newest = await db.query<{ version: number | null }>(
+    'SELECT max(version) AS version FROM operator_packs WHERE id = $1',
+    [id],
+  );
+  const saved = { ...pack, version: (newest.rows[0]?.version ?? 0) + 1 };
+  const added = await db.query(
+    `INSERT INTO operator_packs (id, version, firm_id, pack, made_by) VALUES ($1, $2, $3, $4, $5)
+     ON CONFLICT (id, version) DO NOTHING`,
+    [id, saved.version, asker.firmId, JSON.stringify(saved), asker.personId],
+  );
+  return added.rowCount === 1 ? saved : undefined;
+}
+
+export interface PackVersion {
+  readonly pack: OperatorPack;
+  readonly madeBy: string;
+  readonly madeAt: Date;
+}
+
+/** Every version of one pack, newest first. */
+export async function packVersions(db: PoolClient, id: string): Promise<PackVersion[]> {
+  const found = await db.query<PackVersion>(
+    `SELECT o.pack, p.name AS "madeBy", o.made_at AS "madeAt"
+       FROM operator_packs o JOIN people p ON p.id = o.made_by WHERE o.id = $1 ORDER BY o.version DESC`,
+    [id],
+  );
+  return found.rows;
+}
+
+export async function putHouseRules(db: PoolClient, asker: Asker, house: HouseRules): Promise<void> {
+  await db.query(
+    `INSERT INTO house_rules (firm_id, rules, changed_by) VALUES ($1, $2, $3)
+     ON CONFLICT (firm_id) DO UPDATE SET rules = $2, changed_by = $3, changed_at = now()`,
+    [asker.firmId, JSON.stringify(house), asker.personId],
+  );
+}

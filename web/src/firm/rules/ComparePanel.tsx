@@ -1,0 +1,86 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { comparePacks } from '@keen-gauge/core/rules/terms';
+import { useState } from 'react';
+import { Choice } from '../../kit/Choice';
+import { FieldGrid } from '../../kit/fields';
+import { Panel } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
+import { Table } from '../../kit/Table';
+import { packList, packOptions } from './pack-list';
+
+/** Two packs side by side, with the source of every figure; what differs is marked by a word, not by colour alone. */
+export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
+  const packs = packList(rules);
+  const [oneId, setOne] = useState(rules.house.defaultPackId);
+  const [otherId, setOther] = useState(packs.find(({ id }) => id !== oneId)?.id ?? oneId);
+  const [shown, setShown] = useState<'all' | 'differs'>('all');
+  const [one, other] = [packs.find(({ id }) => id === oneId), packs.find(({ id }) => id === otherId)];
+  const lines = one && other ? comparePacks(one, other) : [];
+  const differing = lines.filter(({ differs }) => differs);
+  return (
+    <Panel aria-label="Two packs side by side">
+      <h2>Two packs side by side</h2>
+      <FieldGrid>
+        <Select label="One" value={oneId} options={packOptions(rules)} onChange={setOne} />
+        <Select label="The other" value={otherId} options={packOptions(rules)} onChange={setOther} />
+      </FieldGrid>
+      <Choice
+        label="Which lines"
+        tile="9rem"
+        value={shown}
+        options={[
+          { value: 'all', label: 'All' },
+          { value: 'differs', label: 'What differs' },
+        ]}
+        onChange={setShown}
+      />
+      <p aria-live="polite">
+        {differing.length === 0
+          ? 'The two say the same.'
+          : `${differing.length} ${differing.length === 1 ? 'line differs' : 'lines differ'}.`}
+      </p>
+      <Table label="The two packs">
+        <thead>
+          <tr>
+            <th scope="col">Term</th>
+            <th scope="col">{one?.title}</th>
+            <th scope="col">{other?.title}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(shown === 'all' ? lines : differing).map((line) => (
+            <tr key={line.title}>
+              <th scope="row">
+                {line.title}
+                {line.differs && <span style={{ color: 'var(--accent)' }}> · differs</span>}
+              </th>
+              <Cell value={line.one} source={line.oneSource} strong={line.differs} />
+              <Cell value={line.other} source={line.otherSource} strong={line.differs} />
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Panel>
+  );
+}
+
+function Cell({
+  value,
+  source,
+  strong,
+}: {
+  readonly value: string;
+  readonly source: string;
+  readonly strong: boolean;
+}) {
+  return (
+    <td>
+      {strong ? <strong>{value}</strong> : value}
+      {source !== '' && (
+        <span className="quiet" style={{ display: 'block', fontSize: '0.88rem' }}>
+          {source}
+        </span>
+      )}
+    </td>
+  );
+}

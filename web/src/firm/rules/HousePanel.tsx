@@ -1,0 +1,122 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { areaName } from '@keen-gauge/core/rules/areas';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { putHouseRules } from '../../api/firm';
+import { problemWords } from '../../api/problem-words';
+import { AnswerRow } from '../../kit/AnswerRow';
+import { BareButton, Button, MainButton } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { Notice } from '../../kit/Notice';
+import { Panel, Row } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
+import { TextInput } from '../../kit/TextInput';
+import { packOptions } from './pack-list';
+
+interface Props {
+  readonly rules: FirmRules;
+  readonly may: boolean;
+  readonly onChanged: (rules: FirmRules) => void;
+}
+
+/** Which pack holds where, and the firm's stricter rule of asking before every fitting. */
+export function HousePanel({ rules, may, onChanged }: Props) {
+  const [house, setHouse] = useState(rules.house);
+  const [area, setArea] = useState('');
+  const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
+  const options = packOptions(rules);
+  const known = /^\d{2}$/.test(area) && !house.areas.some((each) => each.area === area);
+  const save = async (): Promise<void> => {
+    try {
+      onChanged((await putHouseRules(house)).rules);
+      setSaid({ kind: 'note', title: 'Saved. Every open survey is judged by these now.' });
+    } catch (failed) {
+      setSaid({ kind: 'act', title: problemWords(failed) });
+    }
+  };
+  return (
+    <Panel aria-label="Which rules hold">
+      <h2>Which rules hold</h2>
+      <FieldGrid>
+        <Select
+          label="Everywhere, unless an area says otherwise"
+          value={house.defaultPackId}
+          options={options}
+          onChange={(defaultPackId) => {
+            setHouse({ ...house, defaultPackId });
+          }}
+        />
+      </FieldGrid>
+      <AnswerRow
+        label="House rule: always ask the operator first?"
+        help="Costs days, and no connection is ever in doubt."
+        value={house.alwaysAsk ? 'yes' : 'no'}
+        options={[
+          { value: 'yes', label: 'Yes' },
+          { value: 'no', label: 'No' },
+        ]}
+        onChange={(answer) => {
+          setHouse({ ...house, alwaysAsk: answer === 'yes' });
+        }}
+      />
+      {house.areas.map(({ area: code, packId }) => (
+        <Row key={code} role="group" aria-label={`Area ${code}`} style={{ alignItems: 'end' }}>
+          <span style={{ minWidth: '20rem', flex: 1 }}>
+            <Select
+              label={`Area ${code}: ${areaName(code)}`}
+              value={packId}
+              options={options}
+              onChange={(next) => {
+                setHouse({
+                  ...house,
+                  areas: house.areas.map((each) => (each.area === code ? { area: code, packId: next } : each)),
+                });
+              }}
+            />
+          </span>
+          <BareButton
+            aria-label={`Remove area ${code}`}
+            onPress={() => {
+              setHouse({ ...house, areas: house.areas.filter((each) => each.area !== code) });
+            }}
+          >
+            Remove
+          </BareButton>
+        </Row>
+      ))}
+      {may && (
+        <>
+          <Row style={{ alignItems: 'end' }}>
+            <span style={{ width: '20rem' }}>
+              <TextInput
+                label="Rules of their own for the area"
+                help={
+                  /^\d{2}$/.test(area)
+                    ? areaName(area)
+                    : 'The first two of the thirteen digits of a meter point number.'
+                }
+                value={area}
+                onChange={setArea}
+                inputMode="numeric"
+                maxLength={2}
+              />
+            </span>
+            <Button
+              isDisabled={!known}
+              onPress={() => {
+                setHouse({ ...house, areas: [...house.areas, { area, packId: house.defaultPackId }] });
+                setArea('');
+              }}
+            >
+              <Plus size={18} aria-hidden /> Add the area
+            </Button>
+          </Row>
+          <Row>
+            <MainButton onPress={() => void save()}>Save which rules hold</MainButton>
+          </Row>
+        </>
+      )}
+      {said && <Notice kind={said.kind} title={said.title} />}
+    </Panel>
+  );
+}

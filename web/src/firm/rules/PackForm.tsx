@@ -1,0 +1,162 @@
+import { toRulePack, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
+import { RULE_PACKS, rulePack } from '@keen-gauge/core/rules/catalogue';
+import { NUMBER_TERMS, type NumberTermKey } from '@keen-gauge/core/rules/terms';
+import { useState } from 'react';
+import { AnswerRow } from '../../kit/AnswerRow';
+import { BareButton, MainButton } from '../../kit/Button';
+import { FieldGrid } from '../../kit/fields';
+import { NumberInput } from '../../kit/NumberInput';
+import { Row, Stack } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
+import { TextInput } from '../../kit/TextInput';
+
+const YES_NO = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+] as const;
+
+/** A firm's own pack being written: what it is laid over, what differs, and where each figure comes from. */
+export function PackForm({
+  pack,
+  onSave,
+  onLeave,
+}: {
+  readonly pack: OperatorPack;
+  readonly onSave: (pack: OperatorPack) => void;
+  readonly onLeave: () => void;
+}) {
+  const [draft, setDraft] = useState(pack);
+  const made = toRulePack(draft);
+  const base = rulePack(draft.basedOn);
+  const set = (change: Partial<OperatorPack>): void => {
+    setDraft({ ...draft, ...change });
+  };
+  const changeOf = (term: NumberTermKey) => draft.changes.find((each) => each.term === term);
+  const setTerm = (term: NumberTermKey, value: number | undefined, source?: string): void => {
+    const others = draft.changes.filter((each) => each.term !== term);
+    const usual = base?.[term].value;
+    const own = source ?? changeOf(term)?.source ?? draft.source;
+    // A figure put back to what the pack beneath says is no change.
+    set({
+      changes:
+        value === undefined || (value === usual && source === undefined)
+          ? others
+          : [...others, { term, value, source: own }],
+    });
+  };
+  const complete = draft.title.trim() !== '' && draft.source.trim() !== '';
+  return (
+    <Stack
+      as="section"
+      aria-label="Rule pack being written"
+      style={{ borderTop: '3px solid var(--line)', paddingTop: '0.8rem' }}
+    >
+      <h3>{draft.version === undefined ? 'A pack of our own' : `Version ${draft.version + 1} of ${pack.title}`}</h3>
+      <FieldGrid>
+        <TextInput
+          label="Name of the pack"
+          value={draft.title}
+          onChange={(title) => {
+            set({ title });
+          }}
+          maxLength={100}
+        />
+        <Select
+          label="Laid over"
+          value={draft.basedOn}
+          options={RULE_PACKS.map(({ id, title }) => ({ value: id, label: title }))}
+          onChange={(basedOn) => {
+            set({ basedOn });
+          }}
+        />
+        <TextInput
+          label="Where its terms come from"
+          help="The operator’s document or letter, so that anybody can look it up."
+          value={draft.source}
+          onChange={(source) => {
+            set({ source });
+          }}
+          maxLength={300}
+        />
+        <TextInput
+          label="The day the terms bear"
+          type="date"
+          value={draft.date ?? ''}
+          onChange={(date) => {
+            const { date: _gone, ...rest } = draft;
+            setDraft(date === '' ? rest : { ...rest, date });
+          }}
+        />
+        <TextInput
+          label="Emergency line"
+          value={draft.emergencyNumber ?? ''}
+          help={`Left empty, ${base?.emergencyNumber.value ?? ''}.`}
+          onChange={(emergencyNumber) => {
+            set({ emergencyNumber });
+          }}
+          maxLength={20}
+        />
+      </FieldGrid>
+      <AnswerRow
+        label="Is load limiting accepted in place of a larger fuse?"
+        value={made.acceptsLimiting ? 'yes' : 'no'}
+        options={YES_NO}
+        onChange={(answer) => {
+          set({ acceptsLimiting: answer === 'yes' });
+        }}
+      />
+      <AnswerRow
+        label="Which demand is held against the threshold when a limiter is used?"
+        value={made.triggerDemand}
+        options={[
+          { value: 'unmanaged', label: 'Unmanaged' },
+          { value: 'managed', label: 'Managed' },
+        ]}
+        onChange={(triggerDemand) => {
+          set({ triggerDemand });
+        }}
+      />
+      {NUMBER_TERMS.map(({ key, title, unit, least, most, whole }) => {
+        const own = changeOf(key);
+        return (
+          <FieldGrid key={key} as="fieldset" style={{ border: 0, padding: 0, margin: 0 }} aria-label={title}>
+            <NumberInput
+              label={title}
+              unit={unit}
+              least={least}
+              most={most}
+              {...(whole ? { whole } : {})}
+              value={own?.value ?? base?.[key].value}
+              help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the pack beneath.'}
+              onChange={(value) => {
+                setTerm(key, value);
+              }}
+            />
+            {own && (
+              <TextInput
+                label={`Where this figure comes from`}
+                value={own.source}
+                maxLength={200}
+                onChange={(source) => {
+                  setTerm(key, own.value, source);
+                }}
+              />
+            )}
+          </FieldGrid>
+        );
+      })}
+      <Row>
+        <MainButton
+          isDisabled={!complete || draft.changes.some(({ source }) => source.trim() === '')}
+          onPress={() => {
+            onSave({ ...draft, title: draft.title.trim(), source: draft.source.trim() });
+          }}
+        >
+          Save as {draft.version === undefined ? 'version 1' : `version ${draft.version + 1}`}
+        </MainButton>
+        <BareButton onPress={onLeave}>Leave it</BareButton>
+        {!complete && <span className="quiet">A name, and where the terms come from, are needed.</span>}
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,152 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { toRulePack, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
+import { RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import { useState } from 'react';
+import { putOperatorPack, usePackVersions } from '../../api/firm';
+import { problemWords } from '../../api/problem-words';
+import { BareButton, Button } from '../../kit/Button';
+import { Notice } from '../../kit/Notice';
+import { Panel, Row, Stack } from '../../kit/Panel';
+import { PackForm } from './PackForm';
+
+interface Props {
+  readonly rules: FirmRules;
+  readonly may: boolean;
+  readonly onChanged: (rules: FirmRules) => void;
+}
+
+/** Every rule pack: those that ship can be copied, the firm's own changed; each change is a version that stays. */
+export function PacksPanel({ rules, may, onChanged }: Props) {
+  const [editing, setEditing] = useState<OperatorPack | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const put = async (pack: OperatorPack): Promise<void> => {
+    setProblem(null);
+    try {
+      onChanged((await putOperatorPack(pack)).rules);
+      setEditing(null);
+    } catch (failed) {
+      setProblem(problemWords(failed));
+    }
+  };
+  return (
+    <Panel aria-label="Rule packs">
+      <h2>Rule packs</h2>
+      {RULE_PACKS.map((pack) => (
+        <Line key={pack.id} pack={pack} mark="ships with Keen Gauge">
+          {may && (
+            <Button
+              aria-label={`Copy ${pack.title}`}
+              onPress={() => {
+                setEditing({
+                  id: crypto.randomUUID(),
+                  title: `${pack.title}, our copy`,
+                  basedOn: pack.id,
+                  source: '',
+                  changes: [],
+                });
+              }}
+            >
+              Copy
+            </Button>
+          )}
+        </Line>
+      ))}
+      {rules.packs.map((own) => (
+        <Line
+          key={own.id}
+          pack={toRulePack(own)}
+          mark={own.retired ? 'the firm’s own, offered no more' : 'the firm’s own'}
+          versions={own.id}
+        >
+          {may && (
+            <>
+              <Button
+                aria-label={`Change ${own.title}`}
+                onPress={() => {
+                  setEditing(own);
+                }}
+              >
+                Change
+              </Button>
+              <BareButton
+                aria-label={`${own.retired ? 'Offer again' : 'Offer no more'}: ${own.title}`}
+                onPress={() => void put({ ...own, retired: !own.retired })}
+              >
+                {own.retired ? 'Offer again' : 'Offer no more'}
+              </BareButton>
+            </>
+          )}
+        </Line>
+      ))}
+      {editing && (
+        <PackForm
+          key={`${editing.id} ${editing.version ?? 0}`}
+          pack={editing}
+          onSave={(pack) => void put(pack)}
+          onLeave={() => {
+            setEditing(null);
+          }}
+        />
+      )}
+      {problem !== null && <Notice kind="act" title={problem} />}
+    </Panel>
+  );
+}
+
+function Line({
+  pack,
+  mark,
+  versions,
+  children,
+}: {
+  readonly pack: RulePack;
+  readonly mark: string;
+  readonly versions?: string;
+  readonly children: React.ReactNode;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Stack role="group" aria-label={pack.title} style={{ '--gap': '0.3rem' }}>
+      <Row>
+        <Stack style={{ '--gap': '0.1rem', flex: 1, minWidth: '16rem' }}>
+          <strong>{pack.title}</strong>
+          <span className="quiet">
+            Version {pack.version}, of {pack.date}; {mark}. Source: {pack.source}.
+          </span>
+        </Stack>
+        {versions !== undefined && (
+          <BareButton
+            aria-expanded={open}
+            aria-label={`Versions of ${pack.title}`}
+            onPress={() => {
+              setOpen(!open);
+            }}
+          >
+            Versions
+          </BareButton>
+        )}
+        {children}
+      </Row>
+      {open && versions !== undefined && <Versions id={versions} />}
+    </Stack>
+  );
+}
+
+function Versions({ id }: { readonly id: string }) {
+  const { data, error } = usePackVersions(id);
+  if (error && !data) return <Notice kind="act" title="The versions could not be loaded." />;
+  return (
+    <ol style={{ margin: 0 }} reversed>
+      {data?.versions.map(({ pack, madeBy, madeAt }) => (
+        <li key={pack.version}>
+          Version {pack.version}, {madeBy},{' '}
+          {new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(madeAt))}:{' '}
+          {pack.changes.length === 0
+            ? 'no figures of its own'
+            : pack.changes.map(({ term, value }) => `${term} ${value}`).join(', ')}
+        </li>
+      ))}
+    </ol>
+  );
+}

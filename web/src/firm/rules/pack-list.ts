@@ -1,0 +1,12 @@
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { toRulePack } from '@keen-gauge/core/firm/operator-pack';
+import { RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+
+/** Every pack there is to choose from: those that ship and the firm's own, without those it offers no more. */
+export function packList({ packs }: FirmRules): RulePack[] {
+  return [...RULE_PACKS, ...packs.filter(({ retired }) => !retired).map(toRulePack)];
+}
+
+export const packOptions = (rules: FirmRules): { readonly value: string; readonly label: string }[] =>
+  packList(rules).map(({ id, title }) => ({ value: id, label: title }));
