@@ -14,7 +14,7 @@ async function homeWithLoads(page: Page, place: string): Promise<void> {
   await goTo(page, 'Intake and cut-out');
   await page.getByRole('button', { name: 'Fuse rating, each phase: 80 A' }).click();
   await choose(page, 'How is the rating known?', 'Label');
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 16 A' }).click();
   await goTo(page, 'Loads');

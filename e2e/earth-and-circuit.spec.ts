@@ -15,7 +15,7 @@ async function chooseRow(page: Page, name: RegExp): Promise<void> {
 }
 
 async function charger(page: Page): Promise<void> {
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
   await choose(page, 'Phases', 'Single-phase');

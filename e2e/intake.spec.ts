@@ -68,7 +68,7 @@ test('the weakest link is found, and moved by editing nodes with the keyboard al
   await newJob(page, '2 Narrow Way');
   await goTo(page, 'Loads');
   await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
   await goTo(page, 'Intake and cut-out');

@@ -10,14 +10,14 @@ const STATIONS = [
   'Line-up',
   'Earthing',
   'Loads',
-  'New charger',
+  'New equipment',
   'Circuit and protection',
   'Route',
   'Pack',
 ];
 
 /** Stations that between them have every kind of notice, mark, tile, bar and table. */
-const COLOURFUL = ['Intake and cut-out', 'Line-up', 'Loads', 'New charger', 'Pack'];
+const COLOURFUL = ['Intake and cut-out', 'Line-up', 'Loads', 'New equipment', 'Pack'];
 
 /** What another light can change; everything else axe looks for is the same in all of them, and looked for in Paper. */
 const OF_LIGHT = ['color-contrast', 'link-in-text-block'];
@@ -111,13 +111,13 @@ test('axe finds nothing where a job has more to show, in any light', async ({ pa
   for (const [job, station] of [
     ['Candlemas', 'Earthing'],
     ['Boathouse', 'Circuit and protection'],
-    ['Larkrise', 'New charger'],
+    ['Larkrise', 'New equipment'],
   ] as const) {
     await page.goto('/');
     await page.getByRole('link', { name: new RegExp(job) }).click();
     await goTo(page, station);
     await page.waitForLoadState('networkidle');
-    if (station === 'New charger') {
+    if (station === 'New equipment') {
       await page.getByRole('button', { name: 'Link the charge point' }).click();
       await page.getByRole('button', { name: 'Play the trial' }).click();
       await expect(page.getByText(/^100 of 100 household-years/)).toBeVisible({ timeout: 60_000 });
@@ -176,7 +176,7 @@ test('targets are at least 44 px high', async ({ page }) => {
     'Line-up',
     'Earthing',
     'Loads',
-    'New charger',
+    'New equipment',
     'Circuit and protection',
   ]) {
     await goTo(page, station);

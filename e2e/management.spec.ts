@@ -11,7 +11,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await choose(page, 'How is the rating known?', 'Label');
   await goTo(page, 'Loads');
   await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
   await choose(page, 'Phases', 'Single-phase');
@@ -116,7 +116,7 @@ test('a limiter is commissioned over its own link against the bench, a pulled cl
   await world({ vehicleLagS: 0.5, shower: false, kettle: false, clampLead: 'in', clampArrow: 'against' });
   await signIn(page, 'isla');
   await newJob(page, '6 Split Lane');
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
   await choose(page, 'How is it kept inside the supply?', 'Clamp management');
@@ -212,7 +212,7 @@ test('the firm’s equipment fills a charger in; a setting it does not have is t
 
   await page.getByRole('link', { name: 'Jobs' }).click();
   await newJob(page, '8 Split Lane');
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: /Fill in from/ }).click();
   await page.getByRole('option', { name: 'Dial charger of ours' }).click();
@@ -241,7 +241,7 @@ test('the line-up shows each way of running the charger; generation beside the c
   await choose(page, 'How is the rating known?', 'Label');
   await goTo(page, 'Loads');
   await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
-  await goTo(page, 'New charger');
+  await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
   await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
   await choose(page, 'Phases', 'Single-phase');

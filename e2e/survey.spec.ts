@@ -82,7 +82,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
   });
 
   await test.step('the new charger', async () => {
-    await goTo(page, 'New charger');
+    await goTo(page, 'New equipment');
     await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
     await page.getByRole('button', { name: 'Rated current, each phase: 32 A' }).click();
     await page.getByLabel('Make and model').fill('Brindle VC7');

@@ -1,4 +1,5 @@
 import type { Finding } from '../finding';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { circuitStart } from './charger-circuit';
@@ -49,7 +50,7 @@ export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): Findi
       ...about,
       id: 'way-outdoors',
       grade: 'note',
-      title: `${proposal.label ?? 'New charger'}: a board outdoors is a last resort.`,
+      title: `${equipmentName(proposal)}: a board outdoors is a last resort.`,
       remedy: 'They corrode: say in the note why nothing indoors will do, and have it looked at every year.',
     });
   return findings;

@@ -1,5 +1,6 @@
 import type { CableForm } from '../rules/circuit-rules';
 import type { Circuit } from '../survey/circuit';
+import { isGeneration, equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Cable } from '../survey/supply';
 import { chargerLimitA } from '../management/limiter';
@@ -85,7 +86,7 @@ export function circuitStart(proposal: Proposal, facts: Pick<CircuitFacts, 'tree
 export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitAssessment {
   const rules = facts.pack.circuit;
   const { circuit, stretches, from } = circuitStart(proposal, facts);
-  const designA = chargerLimitA(proposal);
+  const designA = designCurrentA(proposal);
   const ratingA = circuit.deviceRatingA ?? rules.deviceRatingsA.value.find((each) => each >= (designA ?? Infinity));
   const lines = proposal.phases === 3 && linesAt(from, facts) === 3 ? 3 : 1;
   const form = cableForm(rules, circuit.cableType, lines);
@@ -115,7 +116,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
 
   return {
     proposalId: proposal.id,
-    label: proposal.label ?? 'New charger',
+    label: equipmentName(proposal),
     fromId: from?.node.id ?? null,
     designA,
     device: { ratingA: ratingA ?? null, curve: circuit.curve ?? null, taken: circuit.deviceRatingA === undefined },
@@ -130,6 +131,14 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     gap: gap.ok ? null : gap.says,
     taken: stretches.length > 0 ? assumptionsOf(stretches) : [],
   };
+}
+
+/** What its circuit has to carry for hours, each phase: what it may take or give, whichever is more. */
+function designCurrentA(proposal: Proposal): number | null {
+  const takes = chargerLimitA(proposal);
+  if (!isGeneration(proposal)) return takes;
+  const gives = proposal.exportA ?? proposal.ratedA;
+  return takes === null || gives === undefined ? null : Math.max(takes, gives);
 }
 
 function deviceRating(ratingA: number | undefined, taken: boolean): Lookup<Worked> {

@@ -1,4 +1,5 @@
 import type { Finding } from '../finding';
+import { isCharger } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import type { Step } from '../worked';
@@ -8,7 +9,7 @@ import { circuitStart } from './charger-circuit';
 import type { CircuitFacts } from './circuit-facts';
 import { dataLinkFindings } from './data-link';
 import { positionFindings } from './position';
-import { rcdFindings } from './rcd-choice';
+import { flowBackFindings, rcdFindings } from './rcd-choice';
 import { rcdsAbove } from './rcds-above';
 import { LIMIT_NAMES, type Limit, type SizeVerdict } from './size';
 import { limitWords } from './size-search';
@@ -17,13 +18,14 @@ import { surgeFindings } from './surge';
 /** Everything there is to say of the circuit of one piece of new equipment. */
 export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Finding[] {
   return [
-    ...rcdFindings(proposal, facts),
+    ...(isCharger(proposal) ? rcdFindings(proposal, facts) : flowBackFindings(proposal)),
     ...deviceFindings(assessed),
     ...cableFindings(proposal, assessed, facts),
     ...boardWayFindings(proposal, facts),
     ...surgeFindings(facts.survey, proposal, facts.pack),
-    ...dataLinkFindings(proposal, facts.pack),
-    ...positionFindings(proposal, facts.pack),
+    ...(isCharger(proposal)
+      ? [...dataLinkFindings(proposal, facts.pack), ...positionFindings(proposal, facts.pack)]
+      : []),
   ];
 }
 
@@ -50,7 +52,7 @@ function deviceFindings({ proposalId, label, designA, device }: CircuitAssessmen
       station: 'circuit',
       subjectId: proposalId,
       title: `${label}: a device of ${device.ratingA} A for ${designA} A drawn for hours.`,
-      remedy: `A larger device if the cable carries it, or hold the charger to ${device.ratingA} A.`,
+      remedy: `A larger device if the cable carries it, or hold the equipment to ${device.ratingA} A.`,
       source: 'BS 7671 433.1, 722.311',
       field: 'proposals.circuit.deviceRatingA',
     },

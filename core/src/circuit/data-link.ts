@@ -1,5 +1,6 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { lengthOf } from './capacity';
 
@@ -10,10 +11,9 @@ export function signalVerdict(signalDbm: number, pack: RulePack): 'good' | 'to-t
 }
 
 /** How clamp and network reach the equipment; a clamp the charger cannot hear is no limiter. */
-export function dataLinkFindings(
-  { id: subjectId, label = 'New charger', limiter, dataLink, circuit }: Proposal,
-  pack: RulePack,
-): Finding[] {
+export function dataLinkFindings(proposal: Proposal, pack: RulePack): Finding[] {
+  const { id: subjectId, limiter, dataLink, circuit } = proposal;
+  const label = equipmentName(proposal);
   const about = { station: 'circuit', subjectId, ownUse: true } as const;
   const { source } = pack.circuit.signalDbm;
   const found: Finding[] = [];

@@ -1,11 +1,14 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Position } from '../survey/circuit';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { exceeds, written } from '../worked';
 
 /** Whether the place of the equipment will do: height, reach, what is in the way, what is behind the wall. */
-export function positionFindings({ id, label = 'New charger', position = {} }: Proposal, pack: RulePack): Finding[] {
+export function positionFindings(proposal: Proposal, pack: RulePack): Finding[] {
+  const { id, position = {} } = proposal;
+  const label = equipmentName(proposal);
   const { value: band, source } = pack.circuit.heightBandM;
   const about = { station: 'circuit', subjectId: id, ownUse: true } as const;
   const { heightM, reachable, obstructs, toInletM, leadM, otherSideLooked } = position;

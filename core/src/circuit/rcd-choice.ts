@@ -1,5 +1,6 @@
 import type { Finding } from '../finding';
 import type { OwnRcd } from '../survey/circuit';
+import { equipmentName, isGeneration } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { exceeds } from '../worked';
@@ -25,7 +26,7 @@ interface Wrong {
 
 function ownFindings(proposal: Proposal, above: readonly TreeRcd[], facts: CircuitFacts): Finding[] {
   const { rcd } = proposal;
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   const { value, source } = facts.pack.circuit.rcd;
   const about = { station: 'circuit', subjectId: proposal.id, source } as const;
   const ask = { ...about, grade: 'ask', askOf: 'surveyor', ownUse: true } as const;
@@ -141,8 +142,10 @@ function openQuestions({ circuit }: Proposal, rcd: OwnRcd, above: readonly TreeR
 }
 
 /** Where power can flow back, devices not marked for both directions may not open. */
-function flowBackFindings({ id, label = 'New charger', canExport, circuit }: Proposal): Finding[] {
-  if (canExport !== 'yes' || circuit?.bothDirections === 'yes') return [];
+export function flowBackFindings(proposal: Proposal): Finding[] {
+  const { id, canExport, circuit } = proposal;
+  const label = equipmentName(proposal);
+  if ((canExport !== 'yes' && !isGeneration(proposal)) || circuit?.bothDirections === 'yes') return [];
   const about = { station: 'circuit', subjectId: id, field: 'proposals.circuit.bothDirections' } as const;
   return circuit?.bothDirections === 'no'
     ? [

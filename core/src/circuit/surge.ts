@@ -1,15 +1,14 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { exceeds } from '../worked';
 
 /** Surge protection is offered by default; leaving it out is the owner's decision, in a dwelling alone, and recorded. */
-export function surgeFindings(
-  survey: Survey,
-  { id: subjectId, label = 'New charger', surge }: Proposal,
-  pack: RulePack,
-): Finding[] {
+export function surgeFindings(survey: Survey, proposal: Proposal, pack: RulePack): Finding[] {
+  const { id: subjectId, surge } = proposal;
+  const label = equipmentName(proposal);
   const { value: longest, source } = pack.circuit.longestSurgeLeadsM;
   const about = { station: 'circuit', subjectId, ownUse: true } as const;
   const ask = { ...about, grade: 'ask', source: 'BS 7671 443.4' } as const;

@@ -1,12 +1,13 @@
 import type { Finding } from '../finding';
 import type { CircuitRules } from '../rules/circuit-rules';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeName } from './circuit-facts';
 import type { TreeRcd } from './rcds-above';
 
 /** What stands before a charger’s own RCD: blinding by direct current, and no discrimination in series. */
 export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposal, { rcd }: CircuitRules): Finding[] {
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   const ownMa = proposal.rcd?.residualMa ?? rcd.value.residualMa;
   // Type B without 6 mA detection lets up to 60 mA of smooth direct current pass.
   const passesDc = proposal.rcd?.rcdType === 'B' && proposal.rcd.dcDetection !== 'yes';

@@ -1,3 +1,4 @@
+import { equipmentName, type ProposalKind } from '../survey/kinds';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
 import type { LoadClass, Phase, Season } from '../survey/words';
@@ -104,12 +105,25 @@ function runningCurrent(load: Load, label: string, volts: number, shares: number
   }));
 }
 
+/**
+ * The class each kind of new equipment counts in: always one that no premises has an allowance on, since it may run for hours and
+ * the operator is told of all of it. Storage takes its charging current as a vehicle does; PV takes none.
+ */
+const CLASSES: Readonly<Record<ProposalKind, LoadClass>> = {
+  'vehicle-charger': 'ev-charging',
+  'vehicle-to-home': 'ev-charging',
+  'heat-pump': 'heat-pump',
+  'electric-heating': 'storage-heating',
+  pv: 'ev-charging',
+  battery: 'ev-charging',
+};
+
 /** New equipment as a connected load drawing `currentA` on each of its phases. */
 export function connectedProposal(proposal: Proposal, currentA: number | null, supply: readonly Phase[]): Connected {
   return {
     id: proposal.id,
-    label: proposal.label ?? 'New vehicle charger',
-    class: 'ev-charging',
+    label: proposal.label ?? (proposal.kind === 'vehicle-charger' ? 'New vehicle charger' : equipmentName(proposal)),
+    class: CLASSES[proposal.kind],
     currentA,
     count: 1,
     phases: proposal.phases === 3 ? supply : loadPhases(proposal, supply),

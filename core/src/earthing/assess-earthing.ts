@@ -2,6 +2,7 @@ import type { PerPhase } from '../assessment';
 import type { Finding } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { RulePack } from '../rules/rule-pack';
+import { isCharger } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import type { SupplyTree } from '../tree/supply-tree';
 import { arrangementFindings } from './arrangement';
@@ -41,7 +42,7 @@ export function assessEarthing({ survey, tree, fuse, pack, after }: EarthingFact
     conductor: assessEarthingConductor(survey, tree, fuse, pack),
     bonding: assessBonding(survey, tree, fuse, pack),
     rcdCover: rcdCover(survey, tree),
-    openPen: survey.proposals.map((proposal) => assessOpenPen(survey, proposal, after, pack)),
+    openPen: survey.proposals.filter(isCharger).map((proposal) => assessOpenPen(survey, proposal, after, pack)),
   };
 }
 

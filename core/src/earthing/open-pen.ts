@@ -2,6 +2,7 @@ import type { PerPhase } from '../assessment';
 import { highestElectrode } from '../circuit/origin';
 import { largestLoopForRcd } from '../circuit/fault-loop';
 import type { RulePack } from '../rules/rule-pack';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { OPEN_PEN_METHODS, type OpenPenMethod } from '../survey/words';
@@ -48,7 +49,7 @@ export function assessOpenPen(survey: Survey, proposal: Proposal, after: PerPhas
   const largest = loadA === null ? undefined : largestElectrode(loadA, pack);
   return {
     proposalId: proposal.id,
-    label: proposal.label ?? 'New charger',
+    label: equipmentName(proposal),
     ...needOf(survey, proposal),
     chosen: proposal.openPen ?? null,
     ways: OPEN_PEN_METHODS.map((method) => ({

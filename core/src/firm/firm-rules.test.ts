@@ -39,7 +39,9 @@ describe('which rules a survey is judged by', () => {
     const pack = rulesFor(NUMBER, rules({ alwaysAsk: true }));
     const { route } = assess(settledSurvey(), pack);
     expect(route.way).toBe('ask-then-fit');
-    expect(route.triggers).toMatchObject([{ id: 'house-rule', evidence: 'The firm’s rule, over rule pack gb-default.' }]);
+    expect(route.triggers).toMatchObject([
+      { id: 'house-rule', evidence: 'The firm’s rule, over rule pack gb-default.' },
+    ]);
     expect(assess(settledSurvey(), rulesFor(NUMBER, rules({}))).route.way).toBe('fit-then-notify');
   });
 });

@@ -1,5 +1,7 @@
 import type { Finding } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
+import { exceeds } from '../worked';
+import { equipmentName, isGeneration } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -11,20 +13,23 @@ import { stepAtMost } from './set-points';
 /** What is still to be said about the new equipment and how it is limited. */
 export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Finding[] {
   if (survey.proposals.length === 0)
-    return [
-      {
-        id: 'nothing-proposed',
-        grade: 'ask',
-        station: 'charger',
-        title: 'No new equipment is recorded.',
-        remedy: 'Add the charger to be fitted.',
-        askOf: 'customer',
-        field: 'proposals',
-      },
-    ];
+    // A request for the supply alone connects nothing.
+    return survey.request.upgradeOnly
+      ? []
+      : [
+          {
+            id: 'nothing-proposed',
+            grade: 'ask',
+            station: 'charger',
+            title: 'No new equipment is recorded.',
+            remedy: 'Add what is to be fitted, or say that only the supply is to be changed.',
+            askOf: 'customer',
+            field: 'proposals',
+          },
+        ];
   const apart = clampsDiffer(survey);
   return survey.proposals.flatMap((proposal) => {
-    const name = proposal.label ?? 'New charger';
+    const name = equipmentName(proposal);
     const about = { station: 'charger', subjectId: proposal.id } as const;
     const findings: Finding[] = [];
     if (proposal.ratedA === undefined)
@@ -47,7 +52,8 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         askOf: 'surveyor',
         field: 'proposals.typeTested',
       });
-    if (proposal.canExport === undefined || proposal.canExport === 'unknown')
+    findings.push(...askedOfKind(proposal));
+    if (proposal.kind === 'vehicle-charger' && (proposal.canExport === undefined || proposal.canExport === 'unknown'))
       findings.push({
         ...about,
         id: 'export-not-known',
@@ -127,16 +133,48 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
   });
 }
 
+/** What operators ask of one kind of equipment and not of another. */
+function askedOfKind(proposal: Proposal): Finding[] {
+  const name = equipmentName(proposal);
+  const { id, kind, startingA, harmonics, exportA, ratedA } = proposal;
+  const ask = (what: string, title: string, remedy: string): Finding => ({
+    id: `${what}-not-known`,
+    grade: 'ask',
+    station: 'charger',
+    subjectId: id,
+    title: `${name}: ${title}`,
+    remedy,
+    askOf: 'surveyor',
+    field: `proposals.${what}`,
+  });
+  const found: Finding[] = [];
+  if (kind === 'heat-pump' && startingA === undefined)
+    found.push(
+      ask('startingA', 'starting current not known.', 'Take it from the maker’s data; with a soft start, that.'),
+    );
+  if ((kind === 'heat-pump' || kind === 'electric-heating') && (harmonics === undefined || harmonics === 'unknown'))
+    found.push(
+      ask('harmonics', 'not known which limits of harmonics and flicker it keeps.', 'Its declaration says so.'),
+    );
+  if (isGeneration(proposal) && exportA === undefined && ratedA === undefined)
+    found.push(ask('exportA', 'not known how much it can send back.', 'Take it from the plate of its inverter.'));
+  if (kind === 'heat-pump' && startingA !== undefined && ratedA !== undefined && exceeds(ratedA, startingA))
+    found.push({
+      ...ask(
+        'startingA',
+        `starts with ${startingA} A and runs with ${ratedA} A.`,
+        'One of the two is misread: look again.',
+      ),
+      id: 'starting-below-running',
+      grade: 'act',
+    });
+  return found;
+}
+
 /** Settings the equipment does not have: currents that are none of its steps, management it cannot do. */
-function settingFindings({
-  id,
-  label = 'New charger',
-  limiter,
-  ratedA,
-  stepsA,
-  failSafesA,
-  clampLinks,
-}: Proposal): Finding[] {
+function settingFindings(proposal: Proposal): Finding[] {
+  const { id, limiter, ratedA, stepsA, failSafesA, clampLinks } = proposal;
+  const label = equipmentName(proposal);
   const about = { station: 'charger', subjectId: id, grade: 'act' } as const;
   const found: Finding[] = [];
   const { kind, fixedA, failSafeA } = limiter;

@@ -1,10 +1,12 @@
+import { isLoad } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 
 /**
  * The most a charger may draw per phase, in amperes, whatever a clamp does: its rating, or its own lower setting.
- * Null while the rating is not known. A setting above the rating limits nothing.
+ * Null while the rating is not known; nothing for what only gives. A setting above the rating limits nothing.
  */
 export function chargerLimitA(proposal: Proposal): number | null {
+  if (!isLoad(proposal)) return 0;
   if (proposal.ratedA === undefined) return null;
   const { kind, fixedA } = proposal.limiter;
   if (kind === undefined || kind === 'none' || fixedA === undefined) return proposal.ratedA;

@@ -1,6 +1,7 @@
 import type { Finding } from '../finding';
 import type { Connected } from '../demand/connected';
 import { sourcesOn } from './sources';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NODE_NAMES, type NodeKind } from '../survey/words';
@@ -42,7 +43,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
   const clamp = tree.byId.get(proposal.limiter.clampNodeId ?? '');
   const charger = nodeOf(tree, proposal.nodeId);
   if (!clamp || !charger) return [];
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   const about = { station: 'charger', subjectId: clamp.node.id, field: 'proposals.limiter.clampNodeId' } as const;
   const seesIt = [clamp.node.id, ...(proposal.limiter.moreClamps ?? []).map(({ nodeId }) => nodeId)].some((id) => {
     const at = id === undefined ? undefined : tree.byId.get(id);
@@ -85,11 +86,9 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
 }
 
 /** Reversed arrow, neutral for line, wrong phase, sealed equipment, export taken for import. */
-function fitFindings(
-  { id, label = 'New charger', limiter, phases, phase, nodeId }: Proposal,
-  survey: Survey,
-  tree: SupplyTree,
-): Finding[] {
+function fitFindings(proposal: Proposal, survey: Survey, tree: SupplyTree): Finding[] {
+  const { id, limiter, phases, phase, nodeId } = proposal;
+  const label = equipmentName(proposal);
   const { fit } = limiter;
   const passing = generationPassing(survey, tree, limiter.clampNodeId);
   const seesExport = passing ?? fit?.seesExport;

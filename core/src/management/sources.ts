@@ -1,5 +1,6 @@
 import type { Finding } from '../finding';
 import { supplyPhases } from '../demand/connected';
+import { isCharger, isGeneration, equipmentName } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import { GENERATION_NAMES, NODE_NAMES, type Phase } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
@@ -19,14 +20,19 @@ export interface Source {
 /** Everything on the premises that sends power back, on the tree. One of unknown phase may give on any. */
 export function sourcesOn(survey: Survey, tree: SupplyTree): Source[] {
   const supply = supplyPhases(survey.supply.phases);
-  return (survey.generation ?? []).flatMap(({ id, kind, label, nodeId, ratedA, phases, phase }) => {
+  const there = (survey.generation ?? []).map((each) => ({ ...each, name: each.label ?? GENERATION_NAMES[each.kind] }));
+  // What is to be fitted gives as much as what is there. A vehicle's charger is one machine with the clamp that minds it.
+  const fitted = survey.proposals
+    .filter((each) => isGeneration(each) && !isCharger(each))
+    .map((each) => ({ ...each, ratedA: each.exportA ?? each.ratedA, name: equipmentName(each) }));
+  return [...there, ...fitted].flatMap(({ id, name, nodeId, ratedA, phases, phase }) => {
     const node = nodeOf(tree, nodeId);
     if (!node) return [];
     const line = phase ?? phaseAt(node);
     return [
       {
         id,
-        label: label ?? GENERATION_NAMES[kind],
+        label: name,
         node,
         ratedA: ratedA ?? null,
         phases: phases === 3 || line === undefined || line === 'all' ? supply : [line],
@@ -49,7 +55,12 @@ export function givenOn(sources: readonly Source[], phase: Phase): number | null
 /** What is to be said about generation itself; what it does to a clamp is said where the clamp is. */
 export function sourceFindings(survey: Survey, tree: SupplyTree): Finding[] {
   const sources = sourcesOn(survey, tree);
-  return [...sources.flatMap((source) => ownFindings(source, survey)), ...fedFromBoth(sources)];
+  const recorded = new Set(survey.generation?.map(({ id }) => id));
+  return [
+    // Of what is to be fitted, everything is asked where it is described.
+    ...sources.filter(({ id }) => recorded.has(id)).flatMap((source) => ownFindings(source, survey)),
+    ...fedFromBoth(sources),
+  ];
 }
 
 function ownFindings({ id, label, ratedA }: Source, survey: Survey): Finding[] {

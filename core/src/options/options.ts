@@ -5,6 +5,7 @@ import { settingBounds } from '../management/set-points';
 import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
 import { COST_BANDS, type CostBand, type OptionKind, type Priority } from '../survey/option-words';
+import { isCharger } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -48,7 +49,7 @@ interface Draft {
 
 /** Every option for the equipment proposed, those that hold first, then by what the customer cares about most. */
 export function options(survey: Survey, pack: RulePack): Option[] {
-  const [first] = survey.proposals;
+  const first = survey.proposals.find(isCharger) ?? survey.proposals[0];
   if (!first || survey.proposals.some(({ ratedA }) => ratedA === undefined)) return [];
   const drafts = [
     fullRate(survey),
@@ -80,7 +81,15 @@ export function whyFirst(found: readonly Option[], priority: Priority | undefine
 }
 
 function withLimiter(survey: Survey, limiter: (proposal: Proposal) => Proposal['limiter']): Survey {
-  return { ...survey, proposals: survey.proposals.map((each) => ({ ...each, limiter: limiter(each) })) };
+  return {
+    ...survey,
+    proposals: survey.proposals.map((each) => (isCharger(each) ? { ...each, limiter: limiter(each) } : each)),
+  };
+}
+
+/** The charger that options speak of; other equipment is limited by nothing and charges nothing. */
+function firstCharger({ proposals }: Survey): Proposal | undefined {
+  return proposals.find(isCharger);
 }
 
 function fullRate(survey: Survey): Draft {
@@ -88,15 +97,16 @@ function fullRate(survey: Survey): Draft {
     kind: 'full-rate',
     title: 'Full rate',
     survey: withLimiter(survey, () => ({ kind: 'none' })),
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: [],
   };
 }
 
 /** The largest usual setting at which nothing is over; the least of them where none holds. */
 function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
-  const most = Math.max(...survey.proposals.map(({ ratedA }) => ratedA ?? 0));
-  const widest = survey.proposals.find(({ ratedA }) => ratedA === most);
+  const chargers = survey.proposals.filter(isCharger);
+  const most = Math.max(...chargers.map(({ ratedA }) => ratedA ?? 0));
+  const widest = chargers.find(({ ratedA }) => ratedA === most);
   const steps = widest ? settingsOf(widest, pack) : [];
   const at = (fixedA: number): Survey => withLimiter(survey, () => ({ kind: 'fixed', fixedA }));
   let best = steps.at(-1);
@@ -121,11 +131,13 @@ function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
 
 /** A clamp after the meter, before any split, at the largest set-point that holds less the pack’s margin. */
 function managed(survey: Survey, pack: RulePack): Draft | null {
+  const chargers = survey.proposals.filter(isCharger).length;
+  if (chargers === 0) return null;
   const tree = supplyTree(survey);
-  const charger = nodeOf(tree, survey.proposals[0]?.nodeId);
+  const charger = nodeOf(tree, firstCharger(survey)?.nodeId);
   const way = towardsStreet(charger);
   const meter = way.findIndex(({ node }) => node.kind === 'meter');
-  const clampNodeId = survey.proposals[0]?.limiter.clampNodeId ?? (meter > 0 ? way[meter - 1] : way.at(-1))?.node.id;
+  const clampNodeId = firstCharger(survey)?.limiter.clampNodeId ?? (meter > 0 ? way[meter - 1] : way.at(-1))?.node.id;
   if (clampNodeId === undefined) return null;
   const { device } = tree;
   // A feeder is kept by a clamp of its own: one at the intake would have to hold the whole house to what the feeder may carry.
@@ -145,7 +157,7 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
           ...(moreClamps.length > 0 ? { moreClamps } : {}),
         },
   );
-  const bounds = settingBounds(assess(first, pack), survey.proposals.length, pack);
+  const bounds = settingBounds(assess(first, pack), chargers, pack);
   const setPointA = bounds?.withMarginA ?? undefined;
   const failSafe = bounds?.failSafeA ?? 0;
   const failSafeA = failSafe >= pack.leastChargingA.value ? pack.leastChargingA.value : 0;
@@ -167,7 +179,8 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
 }
 
 /** The most a managed charger can ever be given: its rating, or the lowest of its set-points. */
-function mostManaged({ proposals: [first] }: Survey): number | null {
+function mostManaged(survey: Survey): number | null {
+  const first = firstCharger(survey);
   if (first?.ratedA === undefined) return null;
   const { setPointA = Infinity, moreClamps = [] } = first.limiter;
   return Math.min(first.ratedA, setPointA, ...moreClamps.map((clamp) => clamp.setPointA ?? Infinity));
@@ -193,7 +206,7 @@ function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
       },
       request: { ...survey.request, fuseUpgrade: true },
     },
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: [
       'Meter, isolator, tails and main switch have to suit the larger fuse.',
       'The service and the street decide: the operator may refuse.',
@@ -211,7 +224,7 @@ function unLoop(survey: Survey): Draft | null {
       ...withLimiter(survey, () => ({ kind: 'none' })),
       intake: { ...survey.intake, loop: { status: 'not-looped', evidence: 'operator-record' } },
     },
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: ['A road or drive may be dug.'],
   };
 }
@@ -234,7 +247,7 @@ function threePhase(survey: Survey): Draft | null {
       })),
       request: { ...survey.request, newPhases: true },
     },
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: ['A new service, meter and board; the present loads are taken to stay on one phase.'],
   };
 }
@@ -249,7 +262,7 @@ function otherSupply(survey: Survey): Draft | null {
     kind: 'other-supply',
     title: 'On a different supply of the site',
     survey: { ...survey, proposals: [] },
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: [
       'The other supply needs a survey of its own before anything is said of it.',
       'Who pays for the energy has to be settled; two supplies’ earthing must not meet at the equipment.',
@@ -266,12 +279,13 @@ function hasOtherSupply({ place, supply, request }: Survey): boolean {
 }
 
 function fewerChargers(survey: Survey): Draft | null {
-  if (survey.proposals.length < 2) return null;
+  const [kept, ...others] = survey.proposals.filter(isCharger);
+  if (!kept || others.length === 0) return null;
   return {
     kind: 'fewer-chargers',
     title: 'One charger, shared',
-    survey: { ...survey, proposals: survey.proposals.slice(0, 1) },
-    chargingA: survey.proposals[0]?.ratedA ?? null,
+    survey: { ...survey, proposals: survey.proposals.filter((each) => !others.includes(each)) },
+    chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: ['Drivers take turns.'],
   };
 }
@@ -319,7 +333,9 @@ function judged(draft: Draft, first: Proposal, pack: RulePack): Option {
     weakest: weakest && assessment.weakest ? weakestWords(weakest.label, assessment.weakest.headroomA) : null,
     route: assessment.route.way,
     charging:
-      draft.chargingA === null ? null : chargingTime(draft.survey.driver, draft.chargingA, first.phases ?? 1, pack),
+      draft.chargingA === null || !isCharger(first)
+        ? null
+        : chargingTime(draft.survey.driver, draft.chargingA, first.phases ?? 1, pack),
     whoMustAgree: terms.whoMustAgree,
     waitWeeks: terms.waitWeeks,
     costBand: terms.costBand,

@@ -1,6 +1,7 @@
 import { assess } from '../assess';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
+import { equipmentName } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
 import { holdsUnder } from './options';
@@ -131,12 +132,13 @@ function openFacts(survey: Survey, pack: RulePack): Fact[] {
       ]),
     });
   for (const proposal of survey.proposals) {
-    const name = proposal.label ?? 'New charger';
+    const name = equipmentName(proposal);
     for (const [key, question] of [
       ['typeTested', `${name}: on the type-tested register?`],
       ['canExport', `${name}: can it export?`],
     ] as const)
-      if (proposal[key] === undefined || proposal[key] === 'unknown')
+      if (key === 'canExport' && proposal.kind !== 'vehicle-charger') continue;
+      else if (proposal[key] === undefined || proposal[key] === 'unknown')
         facts.push({
           id: `${key} ${proposal.id}`,
           question,

@@ -4,13 +4,13 @@ import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
 import type { Measurement } from '../survey/measurement';
-import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NATION_NAMES, NODE_NAMES, PREMISES_NAMES, type Answer } from '../survey/words';
+import { NATION_NAMES, PREMISES_NAMES } from '../survey/words';
 import type { Figure } from '../worked';
 import { circuitSections, circuitWorkings, feederSection } from './circuit-sections';
 import { choiceSection, commissioningSections, trialSections } from './decision-sections';
-import { earthingSection, openPenRows } from './earthing-section';
+import { earthingSection } from './earthing-section';
+import { equipmentSection, requestSection } from './equipment-sections';
 import { missingItems, type Missing } from './missing';
 import { packPhotos, type PackPhoto } from './photos';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
@@ -46,11 +46,13 @@ const TITLES: Readonly<Record<RouteWay, string>> = {
   hold: 'Report of a dangerous intake: no work until made safe',
 };
 
+const UPGRADE_TITLE = 'Request for a change of supply';
+
 /** The document that goes with a survey: every section the operator needs, with the working behind each figure. */
 export function composePack(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): PackContent {
   const { route, demand, supply } = assessment;
   return {
-    title: TITLES[route.way],
+    title: survey.request.upgradeOnly && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
     purpose: purposeOf(route.way, pack),
     sections: [
       siteSection(survey),
@@ -66,6 +68,7 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
         ...commissioningSections(proposal, pack),
       ]),
       ...assessment.feeders.map((feeder) => feederSection(feeder)),
+      requestSection(survey),
       choiceSection(survey),
       routeSection(assessment),
       findingsSection(assessment),
@@ -171,43 +174,6 @@ function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileN
   });
   const reach = log ? `${days ?? 0} whole days, ${(coveragePercent ?? 0).toFixed(1)} % covered` : note;
   return row(MEASURED[kind], figures.join(' · '), [reach, fileName, takenBy].filter(Boolean).join('; '));
-}
-
-const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
-
-function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Section {
-  const { limiter } = proposal;
-  const clampNode = supply.nodes.find(({ id }) => id === limiter.clampNodeId);
-  const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
-  return {
-    title: `New equipment: ${proposal.label ?? 'vehicle charger'}`,
-    rows: [
-      row('Make and model', proposal.makeAndModel),
-      row(
-        'Rated current',
-        amperes(proposal.ratedA),
-        proposal.phases === 3 ? 'on each of three phases' : 'single-phase',
-      ),
-      row(
-        'On the type-tested register',
-        proposal.typeTested && ANSWER_WORDS[proposal.typeTested],
-        proposal.registerReference,
-      ),
-      row('Can export', proposal.canExport && ANSWER_WORDS[proposal.canExport]),
-      row('Where vehicles charge', proposal.parking?.replace('-', ' ')),
-      // Nothing to protect against where the earth is not taken from the supply's neutral.
-      ...(earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt' ? [] : openPenRows(proposal)),
-      ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
-      ...(limiter.kind === 'clamp'
-        ? [
-            row('Managed by clamp: set-point', amperes(limiter.setPointA)),
-            row('Fail-safe current', amperes(limiter.failSafeA)),
-            row('Clamp on', clampNode && (clampNode.label ?? NODE_NAMES[clampNode.kind])),
-            ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
-          ]
-        : []),
-    ],
-  };
 }
 
 function routeSection({ route, demand, rulePack }: Assessment): Section {

@@ -3,8 +3,10 @@ import type { FuseRating } from '../intake/fuse-rating';
 import { overrideOf, type ConditionVerdict } from '../intake/condition';
 import type { LoopVerdict } from '../intake/loop-status';
 import type { RulePack } from '../rules/rule-pack';
+import { equipmentName, isGeneration, isLoad } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import { exceeds, written, type Figure } from '../worked';
+import { exporting, exportOf, exportTotal } from './export';
 
 /** Everything the route is decided from. */
 export interface RouteFacts {
@@ -150,7 +152,7 @@ const demandAboveFuse: Rule = ({ unmanaged, managed, limiterHolds, pack, fuse })
 };
 
 const somethingProposed: Rule = ({ survey }) =>
-  survey.proposals.length > 0
+  survey.proposals.length > 0 || survey.request.upgradeOnly
     ? null
     : trigger({
         id: 'nothing-proposed',
@@ -163,12 +165,14 @@ const somethingProposed: Rule = ({ survey }) =>
 
 const equipmentSize: Rule = ({ survey, pack }) => {
   const { value: limit, source } = pack.askAboveEquipmentA;
-  const large = survey.proposals.filter(({ ratedA }) => ratedA !== undefined && exceeds(ratedA, limit));
+  const large = survey.proposals.filter(
+    (each) => isLoad(each) && each.ratedA !== undefined && exceeds(each.ratedA, limit),
+  );
   if (large.length === 0) return null;
   return trigger({
     id: 'equipment-above-32',
     title: `Equipment above ${limit} A a phase`,
-    evidence: large.map(({ label, ratedA }) => `${label ?? 'New equipment'}: ${ratedA} A`).join('; '),
+    evidence: large.map((each) => `${equipmentName(each)}: ${each.ratedA} A`).join('; '),
     clearedBy: `equipment rated ${limit} A or less`,
     station: 'charger',
     source,
@@ -185,15 +189,32 @@ const typeTested: Rule = ({ survey }) => {
     title: known
       ? 'Equipment is not on the type-tested register'
       : 'Equipment is not shown to be on the type-tested register',
-    evidence: short.map(({ label }) => label ?? 'New equipment').join('; '),
+    evidence: short.map(equipmentName).join('; '),
     clearedBy: 'equipment on the operators’ type-tested register',
     station: 'charger',
     source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
   });
 };
 
+const harmonics: Rule = ({ survey }) => {
+  const short = survey.proposals.filter((each) => each.harmonics === 'neither');
+  if (short.length === 0) return null;
+  return trigger({
+    id: 'harmonics-outside-limits',
+    title: 'Equipment keeps no limits of harmonics and flicker that are connected without asking',
+    evidence: short.map(equipmentName).join('; '),
+    clearedBy: 'equipment declared to EN 61000-3-2 and -3-3, or -3-12 and -3-11',
+    station: 'charger',
+    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+  });
+};
+
+/** A charger whose maker has not said that it cannot export, and one that can without anybody having said how much. */
 const canExport: Rule = ({ survey }) => {
-  const open = survey.proposals.filter((proposal) => proposal.canExport !== 'no');
+  const chargers = survey.proposals.filter(({ kind }) => kind === 'vehicle-charger');
+  const open = chargers.filter(
+    (each) => each.canExport !== 'no' && (each.canExport !== 'yes' || exportOf(each) === undefined),
+  );
   if (open.length === 0) return null;
   const known = open.some((proposal) => proposal.canExport === 'yes');
   return trigger({
@@ -202,26 +223,55 @@ const canExport: Rule = ({ survey }) => {
     title: known
       ? 'Equipment can export: generation has its own route'
       : 'It is not known whether the equipment can export',
-    evidence: open.map(({ label }) => label ?? 'New equipment').join('; '),
-    clearedBy: known ? 'equipment that cannot export' : 'the maker’s data saying it cannot export',
+    evidence: open.map(equipmentName).join('; '),
+    clearedBy: known
+      ? 'equipment that cannot export, or how much it exports'
+      : 'the maker’s data saying it cannot export',
     station: 'charger',
     source: 'EREC G98, G99',
+  });
+};
+
+/** Generation up to so much on each phase is connected and notified; above that, or not known, it is applied for. */
+const generation: Rule = ({ survey, pack }) => {
+  const sources = exporting(survey).filter((each) => exportOf(each) !== undefined || isGeneration(each));
+  if (sources.length === 0) return null;
+  const { value: limit, source } = pack.notifyExportUpToA;
+  const { amperes, parts } = exportTotal(survey);
+  if (amperes !== null && !exceeds(amperes, limit)) return null;
+  return trigger({
+    id: 'generation-to-apply-for',
+    state: amperes === null ? 'not-known' : 'met',
+    title:
+      amperes === null
+        ? 'How much may be sent back to the street is not known'
+        : `More than ${limit} A a phase may be sent back: generation to be applied for`,
+    evidence: amperes === null ? `${parts}.` : `${parts}: ${written(amperes)} A on the fullest phase.`,
+    clearedBy:
+      amperes === null
+        ? `all generation on the premises given a size, ${limit} A a phase or less together`
+        : `at least ${written(amperes - limit)} A less generation on that phase`,
+    station: amperes === null && survey.generation === undefined ? 'loads' : 'charger',
+    source,
   });
 };
 
 const supplyChange: Rule = ({ survey }) => {
   const phases = survey.supply.phases !== 3 && survey.proposals.some((proposal) => proposal.phases === 3);
   const asked = [
-    survey.request.fuseUpgrade ? 'a larger fuse' : '',
+    survey.request.fuseUpgrade
+      ? `a larger fuse${survey.request.wantedFuseA === undefined ? '' : `, ${survey.request.wantedFuseA} A`}`
+      : '',
     survey.request.newPhases ? 'more phases' : '',
     phases && !survey.request.newPhases ? 'more phases, since the equipment is three-phase and the supply is not' : '',
   ].filter((text) => text !== '');
+  if (asked.length === 0 && survey.request.upgradeOnly) asked.push('a change of supply, and not yet said which');
   if (asked.length === 0) return null;
   return trigger({
     id: 'supply-change',
     title: 'A change to the supply is asked for',
     evidence: `Asked for: ${asked.join('; ')}.`,
-    clearedBy: 'equipment that suits the supply as it is',
+    clearedBy: survey.request.upgradeOnly ? 'not asking for it' : 'equipment that suits the supply as it is',
     station: 'route',
   });
 };
@@ -250,6 +300,18 @@ const importLimitation: Rule = ({ survey }) =>
       })
     : null;
 
+const exportLimitation: Rule = ({ survey }) =>
+  survey.request.exportLimitation
+    ? trigger({
+        id: 'export-limitation',
+        title: 'An export limitation scheme is to be used',
+        evidence: 'Asked for in this survey.',
+        clearedBy: 'no export limitation scheme',
+        station: 'route',
+        source: 'EREC G100',
+      })
+    : null;
+
 const houseRule: Rule = ({ pack }) =>
   pack.alwaysAsk
     ? trigger({
@@ -273,10 +335,13 @@ const RULES: readonly Rule[] = [
   somethingProposed,
   equipmentSize,
   typeTested,
+  harmonics,
   canExport,
+  generation,
   supplyChange,
   development,
   importLimitation,
+  exportLimitation,
   houseRule,
 ];
 

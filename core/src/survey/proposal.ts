@@ -16,6 +16,7 @@ import {
   Text,
   YesNo,
 } from './fields';
+import { HARMONICS, PROPOSAL_KINDS, type Harmonics, type ProposalKind } from './kinds';
 import {
   ANSWERS,
   CLAMP_CONDUCTORS,
@@ -102,7 +103,7 @@ export class Limiter {
 /** New equipment to be connected. */
 export class Proposal extends NewCircuit {
   @Id() id: string;
-  @RequiredOneOf(['vehicle-charger']) kind: 'vehicle-charger';
+  @RequiredOneOf(PROPOSAL_KINDS) kind: ProposalKind;
   @Text(100) label?: string;
   /** As the equipment's plate names it; free text. */
   @Text(100) makeAndModel?: string;
@@ -122,6 +123,11 @@ export class Proposal extends NewCircuit {
   /** On the operators' type-tested register? */
   @OneOf(ANSWERS) typeTested?: Answer;
   @Text(60) registerReference?: string;
+  /** Motors: the most it takes while it starts, each phase. */
+  @Quantity('A', 0, 5000) startingA?: number;
+  @OneOf(HARMONICS) harmonics?: Harmonics;
+  /** The most it sends back, each phase, as it is set; left out, its rating. */
+  @Quantity('A', 0, 1000) exportA?: number;
   /** Can it send power back to the supply? */
   @OneOf(ANSWERS) canExport?: Answer;
   @OneOf(PARKING) parking?: Parking;
@@ -133,8 +139,14 @@ export class Proposal extends NewCircuit {
 export class SupplyRequest {
   @YesNo() fuseUpgrade?: boolean;
   @YesNo() newPhases?: boolean;
+  /** The fuse asked for. */
+  @Quantity('A', 1, 1000) wantedFuseA?: number;
+  /** A request for the supply alone: nothing is to be connected now. */
+  @YesNo() upgradeOnly?: boolean;
   /** Installations of the same kind on this development, this one included. */
   @Count(1, 1000) installationsOnDevelopment?: number;
   /** Import limitation scheme (EREC G100). */
   @YesNo() importLimitation?: boolean;
+  /** Export limitation scheme (EREC G100). */
+  @YesNo() exportLimitation?: boolean;
 }

@@ -7,6 +7,7 @@ import { options } from '@keen-gauge/core/options/options';
 import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
 import { rulePack, RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import { isCharger } from '@keen-gauge/core/survey/kinds';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { isUtf8 } from 'node:buffer';
@@ -99,7 +100,7 @@ async function main(): Promise<void> {
   const assessment = assess(survey, pack);
   const printed = {
     ...assessment,
-    guards: survey.proposals.map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
+    guards: survey.proposals.filter(isCharger).map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
     options: options(survey, pack).map(({ survey: _under, ...option }) => option),
     whatWouldChange: whatWouldChange(survey, pack),
     toLookAt: stopsOf(survey, assessment),

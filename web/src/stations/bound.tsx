@@ -10,6 +10,15 @@ import { useSet, useSurvey } from '../survey/SurveyContext';
 
 /** Controls bound to a field of the survey by its path. */
 
+/** Marks where a field of the survey is answered, so that a link can lead to it; takes no room of its own. */
+export function At({ path, children }: { readonly path: Path; readonly children: React.ReactNode }) {
+  return (
+    <div data-field={path.join('.')} style={{ display: 'contents' }}>
+      {children}
+    </div>
+  );
+}
+
 /** What the server found wrong with the field at a path, in a sentence. */
 function useFault(path: Path): string | undefined {
   const { survey, state } = useSurvey();
@@ -28,14 +37,16 @@ export function BoundText({ path, ...rest }: { readonly path: Path } & Omit<Text
   const refused = useFault(path);
   const value = valueOf(survey, path);
   return (
-    <TextInput
-      {...rest}
-      fault={rest.fault ?? refused}
-      value={typeof value === 'string' ? value : ''}
-      onChange={(next) => {
-        set(path, next);
-      }}
-    />
+    <At path={path}>
+      <TextInput
+        {...rest}
+        fault={rest.fault ?? refused}
+        value={typeof value === 'string' ? value : ''}
+        onChange={(next) => {
+          set(path, next);
+        }}
+      />
+    </At>
   );
 }
 
@@ -45,14 +56,16 @@ export function BoundNumber({ path, ...rest }: { readonly path: Path } & Omit<Nu
   const refused = useFault(path);
   const value = valueOf(survey, path);
   return (
-    <NumberInput
-      {...rest}
-      fault={refused}
-      value={typeof value === 'number' ? value : undefined}
-      onChange={(next) => {
-        set(path, next);
-      }}
-    />
+    <At path={path}>
+      <NumberInput
+        {...rest}
+        fault={refused}
+        value={typeof value === 'number' ? value : undefined}
+        onChange={(next) => {
+          set(path, next);
+        }}
+      />
+    </At>
   );
 }
 
@@ -71,14 +84,16 @@ export function BoundChoice<V extends string>({
   const set = useSet();
   const value = valueOf(survey, path);
   return (
-    <Choice
-      {...rest}
-      options={options}
-      value={options.find((option) => option.value === value)?.value}
-      onChange={(next) => {
-        set(path, next);
-      }}
-    />
+    <At path={path}>
+      <Choice
+        {...rest}
+        options={options}
+        value={options.find((option) => option.value === value)?.value}
+        onChange={(next) => {
+          set(path, next);
+        }}
+      />
+    </At>
   );
 }
 
@@ -96,14 +111,16 @@ export function BoundSelect<V extends string>({
   const set = useSet();
   const value = valueOf(survey, path);
   return (
-    <Select
-      label={label}
-      value={options.find((option) => option.value === value)?.value}
-      options={options}
-      onChange={(next) => {
-        set(path, next);
-      }}
-    />
+    <At path={path}>
+      <Select
+        label={label}
+        value={options.find((option) => option.value === value)?.value}
+        options={options}
+        onChange={(next) => {
+          set(path, next);
+        }}
+      />
+    </At>
   );
 }
 
@@ -127,15 +144,17 @@ export function BoundAnswer({
   const set = useSet();
   const value = valueOf(survey, path);
   return (
-    <AnswerRow
-      label={label}
-      {...(help === undefined ? {} : { help })}
-      value={YES_NO.find((option) => option.value === value)?.value}
-      options={YES_NO}
-      onChange={(next) => {
-        set(path, next);
-      }}
-    />
+    <At path={path}>
+      <AnswerRow
+        label={label}
+        {...(help === undefined ? {} : { help })}
+        value={YES_NO.find((option) => option.value === value)?.value}
+        options={YES_NO}
+        onChange={(next) => {
+          set(path, next);
+        }}
+      />
+    </At>
   );
 }
 
@@ -157,16 +176,18 @@ export function BoundCode<T extends number | boolean>({
   const set = useSet();
   const value = valueOf(survey, path);
   return (
-    <Choice
-      label={label}
-      tile={tile}
-      {...(help === undefined ? {} : { help })}
-      value={codes.find((code) => code.value === value)?.value.toString()}
-      options={codes.map((code) => ({ ...code, value: String(code.value) }))}
-      onChange={(next) => {
-        set(path, codes.find((code) => String(code.value) === next)?.value);
-      }}
-    />
+    <At path={path}>
+      <Choice
+        label={label}
+        tile={tile}
+        {...(help === undefined ? {} : { help })}
+        value={codes.find((code) => code.value === value)?.value.toString()}
+        options={codes.map((code) => ({ ...code, value: String(code.value) }))}
+        onChange={(next) => {
+          set(path, codes.find((code) => String(code.value) === next)?.value);
+        }}
+      />
+    </At>
   );
 }
 

@@ -8,7 +8,7 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   'line-up': 'Line-up',
   earthing: 'Earthing',
   loads: 'Loads',
-  charger: 'New charger',
+  charger: 'New equipment',
   circuit: 'Circuit and protection',
   route: 'Route',
   pack: 'Pack',

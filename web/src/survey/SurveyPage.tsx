@@ -16,6 +16,7 @@ import { Notice } from '../kit/Notice';
 import { Sheet } from '../kit/Sheet';
 import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
+import { useArrival, useArrivalField } from '../stations/arrival';
 import { STATION_NAMES } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
 import { LookView } from '../walk/LookView';
@@ -128,14 +129,17 @@ function SurveyView({
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
+  useArrival();
+  const field = useArrivalField();
+
   // Arriving at another station, readers of the screen and the eye both start at its name.
   useEffect(() => {
     if (first.current) first.current = false;
-    else {
+    else if (field === null) {
       main.current?.querySelector<HTMLElement>('#station-name')?.focus({ preventScroll: true });
       window.scrollTo({ top: 0 });
     }
-  }, [station]);
+  }, [station, field]);
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent): void => {

@@ -1,3 +1,4 @@
+import { fieldPath } from '@keen-gauge/core/field-path';
 import { lookList } from '@keen-gauge/core/look-list';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
@@ -5,6 +6,7 @@ import styled from 'styled-components';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
+import { fieldUrl } from '../stations/arrival';
 import { STATION_NAMES } from '../stations/station-names';
 import { useSurvey } from '../survey/SurveyContext';
 
@@ -67,7 +69,7 @@ export function LookView() {
                   <div>{finding.title}</div>
                   <div className="quiet">
                     {finding.remedy}{' '}
-                    <Link className="no-print" to={`/jobs/${job.id}/${finding.station}`}>
+                    <Link className="no-print" to={fieldUrl(job.id, finding.station, fieldPath(finding))}>
                       {STATION_NAMES[finding.station]}
                     </Link>
                   </div>

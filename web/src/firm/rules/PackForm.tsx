@@ -116,35 +116,37 @@ export function PackForm({
           set({ triggerDemand });
         }}
       />
-      {NUMBER_TERMS.map(({ key, title, unit, least, most, whole }) => {
-        const own = changeOf(key);
-        return (
-          <FieldGrid key={key} as="fieldset" style={{ border: 0, padding: 0, margin: 0 }} aria-label={title}>
-            <NumberInput
-              label={title}
-              unit={unit}
-              least={least}
-              most={most}
-              {...(whole ? { whole } : {})}
-              value={own?.value ?? base?.[key].value}
-              help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the pack beneath.'}
-              onChange={(value) => {
-                setTerm(key, value);
-              }}
-            />
-            {own && (
-              <TextInput
-                label={`Where this figure comes from`}
-                value={own.source}
-                maxLength={200}
-                onChange={(source) => {
-                  setTerm(key, own.value, source);
+      <FieldGrid>
+        {NUMBER_TERMS.map(({ key, title, unit, least, most, whole }) => {
+          const own = changeOf(key);
+          return (
+            <Stack key={key} role="group" aria-label={title} style={{ '--gap': '0.4rem' }}>
+              <NumberInput
+                label={title}
+                unit={unit}
+                least={least}
+                most={most}
+                {...(whole ? { whole } : {})}
+                value={own?.value ?? base?.[key].value}
+                help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the pack beneath.'}
+                onChange={(value) => {
+                  setTerm(key, value);
                 }}
               />
-            )}
-          </FieldGrid>
-        );
-      })}
+              {own && (
+                <TextInput
+                  label="Where this figure comes from"
+                  value={own.source}
+                  maxLength={200}
+                  onChange={(source) => {
+                    setTerm(key, own.value, source);
+                  }}
+                />
+              )}
+            </Stack>
+          );
+        })}
+      </FieldGrid>
       <Row>
         <MainButton
           isDisabled={!complete || draft.changes.some(({ source }) => source.trim() === '')}

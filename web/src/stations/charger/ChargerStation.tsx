@@ -1,49 +1,97 @@
+import { isCharger, KIND_NAMES, PROPOSAL_KINDS, type ProposalKind } from '@keen-gauge/core/survey/kinds';
 import { Plus } from 'lucide-react';
 import { Button, MainButton } from '../../kit/Button';
-import { Panel } from '../../kit/Panel';
+import { MenuButton } from '../../kit/MenuButton';
+import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { TrialPanel } from '../../trial/TrialPanel';
-import { freshId } from '../bound';
+import { At, BoundCode, freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { OptionsPanel } from './OptionsPanel';
+import { OtherPanel } from './OtherPanel';
 import { ProposalPanel } from './ProposalPanel';
+
+const OTHERS = PROPOSAL_KINDS.filter((kind) => kind !== 'vehicle-charger').map((value) => ({
+  value,
+  label: KIND_NAMES[value],
+}));
 
 /** What is to be connected, and how it is kept inside the supply. */
 export default function ChargerStation() {
-  const { survey, store } = useSurvey();
-  const add = (): void => {
-    const label = survey.proposals.length === 0 ? 'Vehicle charger' : `Vehicle charger ${survey.proposals.length + 1}`;
-    const proposal = { id: freshId('charger'), kind: 'vehicle-charger', label, limiter: {} } as const;
-    store.edit({ ...survey, proposals: [...survey.proposals, proposal] });
-  };
+  const { survey } = useSurvey();
+  const { proposals, request } = survey;
   return (
     <StationFrame
       station="charger"
       lead="What is to be connected, and how it is kept inside the supply. Makers’ instructions come first."
     >
-      {survey.proposals.map((proposal) => (
-        <ProposalPanel key={proposal.id} proposal={proposal} />
-      ))}
-      {survey.proposals.length === 0 ? (
-        <Panel>
-          <p>No new equipment yet.</p>
-          <div>
-            <MainButton onPress={add}>
-              <Plus size={18} aria-hidden /> Add a vehicle charger
-            </MainButton>
-          </div>
+      {proposals.map((proposal) =>
+        isCharger(proposal) ? (
+          <ProposalPanel key={proposal.id} proposal={proposal} />
+        ) : (
+          <OtherPanel key={proposal.id} proposal={proposal} />
+        ),
+      )}
+      {proposals.length === 0 ? (
+        <Panel aria-label="No equipment yet">
+          <p>
+            {request.upgradeOnly
+              ? 'Nothing is to be connected now: the supply alone is asked about.'
+              : 'No new equipment yet.'}
+          </p>
+          <AddButtons />
+          <BoundCode
+            path={['request', 'upgradeOnly']}
+            label="Or is only the supply to be changed?"
+            help="What is asked for goes in at the route."
+            tile="6rem"
+            codes={[
+              { value: true, label: 'Yes' },
+              { value: false, label: 'No' },
+            ]}
+          />
         </Panel>
       ) : (
-        <div>
-          <Button onPress={add}>
+        <AddButtons />
+      )}
+      {proposals.length > 0 && <OptionsPanel />}
+      {proposals
+        .filter(isCharger)
+        .slice(0, 1)
+        .map((proposal) => (
+          <TrialPanel key={proposal.id} proposal={proposal} />
+        ))}
+    </StationFrame>
+  );
+}
+
+function AddButtons() {
+  const { survey, store } = useSurvey();
+  const { proposals } = survey;
+  const add = (kind: ProposalKind): void => {
+    const before = proposals.filter((each) => each.kind === kind).length;
+    const label = before === 0 ? KIND_NAMES[kind] : `${KIND_NAMES[kind]} ${before + 1}`;
+    const prefix = kind === 'vehicle-charger' ? 'charger' : kind;
+    const proposal = { id: freshId(prefix), kind, label, limiter: {} };
+    store.edit({ ...survey, proposals: [...proposals, proposal] });
+  };
+  const charger = (): void => {
+    add('vehicle-charger');
+  };
+  return (
+    <At path={['proposals']}>
+      <Row>
+        {proposals.length === 0 ? (
+          <MainButton onPress={charger}>
+            <Plus size={18} aria-hidden /> Add a vehicle charger
+          </MainButton>
+        ) : (
+          <Button onPress={charger}>
             <Plus size={18} aria-hidden /> Add another charger
           </Button>
-        </div>
-      )}
-      {survey.proposals.length > 0 && <OptionsPanel />}
-      {survey.proposals.slice(0, 1).map((proposal) => (
-        <TrialPanel key={proposal.id} proposal={proposal} />
-      ))}
-    </StationFrame>
+        )}
+        <MenuButton label="Add something else" options={OTHERS} onChoose={add} />
+      </Row>
+    </At>
   );
 }

@@ -1,3 +1,4 @@
+import { equipmentName } from '@keen-gauge/core/survey/kinds';
 import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { CABLE_TYPES } from '@keen-gauge/core/survey/words';
@@ -26,7 +27,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id, 'circuit'];
   const { circuit } = proposal;
   const segments = circuit?.segments ?? [];
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   const sizes = [
     ...new Set(
       pack.circuit.cables.value

@@ -1,3 +1,4 @@
+import { equipmentName, isCharger } from '@keen-gauge/core/survey/kinds';
 import { useSurvey } from '../../survey/SurveyContext';
 import { Panel } from '../../kit/Panel';
 import { Notice } from '../../kit/Notice';
@@ -28,16 +29,12 @@ export default function CircuitStation() {
       {survey.proposals.map((proposal) => {
         const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
         return (
-          <section
-            key={proposal.id}
-            aria-label={proposal.label ?? 'New charger'}
-            style={{ display: 'grid', gap: '0.9rem' }}
-          >
+          <section key={proposal.id} aria-label={equipmentName(proposal)} style={{ display: 'grid', gap: '0.9rem' }}>
             <CablePanel proposal={proposal} />
             {circuit && <SizesPanel circuit={circuit} />}
             <DevicePanel proposal={proposal} />
             <SurgePanel proposal={proposal} />
-            <PositionPanel proposal={proposal} />
+            {isCharger(proposal) && <PositionPanel proposal={proposal} />}
           </section>
         );
       })}

@@ -1,3 +1,4 @@
+import { equipmentName, isGeneration } from '@keen-gauge/core/survey/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { WAY_PLANS, WAY_PLAN_NAMES } from '@keen-gauge/core/survey/circuit-words';
 import { FieldGrid } from '../../kit/fields';
@@ -8,7 +9,7 @@ import { BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText } from '.
 export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id];
   const { rcd } = proposal;
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   return (
     <Panel aria-label={`Device and RCD: ${name}`}>
       <h2>{name}: device and RCD</h2>
@@ -40,7 +41,7 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
           <BoundText path={[...path, 'way', 'note']} label="How, in words" maxLength={300} />
         )}
       </FieldGrid>
-      {proposal.canExport === 'yes' && (
+      {(proposal.canExport === 'yes' || isGeneration(proposal)) && (
         <BoundAnswer
           path={[...path, 'circuit', 'bothDirections']}
           label="Are its device and RCD marked for both directions?"

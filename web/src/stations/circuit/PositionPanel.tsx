@@ -1,3 +1,4 @@
+import { equipmentName } from '@keen-gauge/core/survey/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
@@ -10,7 +11,7 @@ export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
   const { pack } = useSurvey();
   const path = ['proposals', proposal.id, 'position'];
   const [low, high] = pack.circuit.heightBandM.value;
-  const name = proposal.label ?? 'New charger';
+  const name = equipmentName(proposal);
   return (
     <Panel aria-label={`Its place: ${name}`}>
       <h2>{name}: its place</h2>

@@ -14,6 +14,7 @@ import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
 import { useSurvey } from '../../survey/SurveyContext';
+import { useArrivalField } from '../arrival';
 import { OpenHere } from '../OpenHere';
 import { StationFrame } from '../StationFrame';
 import { NodeEditor } from './NodeEditor';
@@ -48,9 +49,10 @@ export function LineupStation() {
         [...way.cells].map(([id, cell]) => ({ id, ...cell })),
       )
     : recorded;
-  const [chosen, setChosen] = useState<string>();
+  const arrival = useArrivalField();
+  const [chosen, setChosen] = useState(nodeAt(arrival));
   const [shapes, setShapes] = useState(false);
-  const [editing, setEditing] = useState(false);
+  const [editing, setEditing] = useState(chosen !== undefined);
   const editor = useRef<HTMLDivElement>(null);
   const wide = useMedia('(min-width: 70rem)');
   const present = lineup.rows.some(({ id }) => id === chosen);
@@ -183,4 +185,9 @@ function useChooser(
     [setChosen, setEditing, editor],
   );
   return { show, open };
+}
+
+/** The node a link led to, by its path in the survey. */
+function nodeAt(field: string | null): string | undefined {
+  return /^supply\.nodes\.([^.]+)/.exec(field ?? '')?.[1];
 }

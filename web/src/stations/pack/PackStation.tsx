@@ -10,6 +10,7 @@ import { Panel, Row, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { TextInput } from '../../kit/TextInput';
 import { useSurvey } from '../../survey/SurveyContext';
+import { fieldUrl } from '../arrival';
 import { ASK_WORDS, STATION_NAMES } from '../station-names';
 import { StationFrame } from '../StationFrame';
 
@@ -47,7 +48,7 @@ export default function PackStation() {
             <MissingList>
               {missing.map((item, index) => (
                 <li key={index}>
-                  {item.text} <Link to={`/jobs/${job.id}/${item.station}`}>{STATION_NAMES[item.station]}</Link>
+                  {item.text} <Link to={fieldUrl(job.id, item.station, item.field)}>{STATION_NAMES[item.station]}</Link>
                   <span className="quiet"> ({ASK_WORDS[item.askOf]})</span>
                 </li>
               ))}

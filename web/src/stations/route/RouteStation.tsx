@@ -1,4 +1,6 @@
+import { meterPoint } from '@keen-gauge/core/route/meter-point';
 import type { Trigger } from '@keen-gauge/core/route/triggers';
+import { areaName } from '@keen-gauge/core/rules/areas';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DatesPanel } from '../../calendar/DatesPanel';
@@ -21,7 +23,7 @@ const YES_NO = [
 
 /** Which way to the operator, every reason, and what would move it. */
 export function RouteStation() {
-  const { assessment, pack } = useSurvey();
+  const { assessment, pack, survey } = useSurvey();
   const { route } = assessment;
   return (
     <StationFrame
@@ -49,18 +51,37 @@ export function RouteStation() {
           ))}
         </Stack>
         <p className="quiet" style={{ fontSize: '0.9rem' }}>
-          Rules: {assessment.rulePack.title}, version {assessment.rulePack.version}. Wiring rules, the operator’s
-          requirements and makers’ instructions come first.
+          Rules: {assessment.rulePack.title}, version {assessment.rulePack.version}
+          {areaText(survey.place.meterPointNumber)}. Wiring rules, the operator’s requirements and makers’ instructions
+          come first.
         </p>
       </Panel>
       <DatesPanel />
       <Panel aria-label="Asked of the operator">
         <h2>Also asked of the operator</h2>
         <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />
+        {survey.request.fuseUpgrade && (
+          <div style={{ maxWidth: '20rem' }}>
+            <BoundNumber
+              path={['request', 'wantedFuseA']}
+              label="The fuse asked for"
+              unit="A"
+              least={1}
+              most={1000}
+              usual={[80, 100]}
+            />
+          </div>
+        )}
         <BoundCode path={['request', 'newPhases']} label="More phases?" tile="6rem" codes={YES_NO} />
         <BoundCode
           path={['request', 'importLimitation']}
           label="An import limitation scheme?"
+          tile="6rem"
+          codes={YES_NO}
+        />
+        <BoundCode
+          path={['request', 'exportLimitation']}
+          label="An export limitation scheme?"
           tile="6rem"
           codes={YES_NO}
         />
@@ -96,4 +117,10 @@ function TriggerNotice({ trigger }: { readonly trigger: Trigger }) {
       )}
     </Notice>
   );
+}
+
+/** The distributor's area, once the meter point number says it. */
+function areaText(typed: string | undefined): string {
+  const number = meterPoint(typed);
+  return number.state === 'good' ? `; area ${number.distributor}, ${areaName(number.distributor)}` : '';
 }
