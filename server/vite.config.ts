@@ -19,6 +19,7 @@ export default defineConfig({
         bench: '../bench/bench.ts',
         logger: '../standins/run-logger.ts',
         'bench-part': '../standins/run-bench.ts',
+        operator: '../standins/run-operator.ts',
       },
       output: { entryFileNames: '[name].js' },
     },

@@ -2,6 +2,8 @@ import { Pool } from 'pg';
 import pino from 'pino';
 import { listenForChargePoints } from './charge-points/link';
 import { makeApp } from './http/app';
+import { operatorAddresses } from './operator/addresses';
+import { startOutbox } from './operator/outbox';
 
 /** Starts one instance. Configured by the environment; see docs/operating.md. */
 async function main(): Promise<void> {
@@ -20,6 +22,7 @@ async function main(): Promise<void> {
     log,
     webDirectory: process.env['WEB_DIRECTORY'] ?? 'dist/web',
     trustedProxies: Number(process.env['TRUSTED_PROXIES'] ?? 0),
+    operators: operatorAddresses(process.env['OPERATOR_ADDRESSES']),
   });
   const host = process.env['HOST'] ?? '127.0.0.1';
   const port = Number(process.env['PORT'] ?? 4600);
@@ -28,10 +31,17 @@ async function main(): Promise<void> {
     process.send?.({ listening: port });
   });
   const chargePoints = listenForChargePoints(server, pool, log);
+  const outbox = startOutbox(pool, log);
   const stop = (): void => {
     chargePoints.close();
     // Requests under way are finished, idle connections are not waited for.
-    server.close(() => void pool.end().then(() => process.exit(0)));
+    server.close(
+      () =>
+        void outbox
+          .stop()
+          .then(() => pool.end())
+          .then(() => process.exit(0)),
+    );
     server.closeIdleConnections();
     setTimeout(() => process.exit(0), 5000).unref();
   };

@@ -12,6 +12,8 @@ export const EVENT_KINDS = [
   'unlooped',
   'commissioned',
   'notice-sent',
+  'closed',
+  'reopened',
   'withdrawn',
 ] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
@@ -26,6 +28,8 @@ export const EVENT_NAMES: Readonly<Record<EventKind, string>> = {
   unlooped: 'Un-looped',
   commissioned: 'Commissioned',
   'notice-sent': 'Notice sent to the operator',
+  closed: 'Job closed',
+  reopened: 'Job opened again',
   withdrawn: 'Withdrawn',
 };
 
@@ -41,13 +45,14 @@ export const OPERATOR_ANSWER_NAMES: Readonly<Record<AnswerOfOperator, string>> =
   refused: 'Refused',
 };
 
-/** What each answer makes the job's next step. */
-export const NEXT_STEPS: Readonly<Record<AnswerOfOperator, string>> = {
-  accepted: 'Fit and commission; then send the notice in time.',
-  'accepted-if': 'See to the condition first: a visit to the fuse, a limit set and recorded. Then fit.',
-  'asks-for-more': 'Find out what is asked for, sign off again and send the new pack.',
-  'un-loop-first': 'Ask for the un-looping; nothing is connected before it is done.',
-  refused: 'Look at the options again with the reason given; nothing is connected.',
+/** What an answer may make its condition. */
+export const CONDITIONS = ['fuse-visit', 'limit', 'other'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
+  'fuse-visit': 'A visit to the fuse first',
+  limit: 'A limit set and kept',
+  other: 'Something else',
 };
 
 /** One thing that happened, as it was entered. */
@@ -58,12 +63,22 @@ export interface JobEvent {
   readonly details: {
     readonly reference?: string;
     readonly answer?: AnswerOfOperator;
+    readonly condition?: Condition;
+    /** What the new equipment is to be held to, each phase, in amperes. */
+    readonly limitA?: number;
     readonly note?: string;
+    /** The pack sent, by its number. */
+    readonly pack?: string;
+    /** It came over the operator's own link; the day the operator wrote on it. */
+    readonly overLink?: boolean;
+    readonly dated?: Day;
     /** The entry that is withdrawn. */
     readonly withdraws?: string;
   };
   readonly by: string;
   readonly madeAt: string;
+  /** What came with it: a letter, an e-mail, a picture of one. */
+  readonly attachments?: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** The entries that stand: not withdrawn, nor withdrawals themselves. */
@@ -87,7 +102,11 @@ export function daysOf(
     ...given('sentOn', sent?.day),
     ...given('answeredOn', answers?.day),
     ...given('answer', answers?.details.answer),
-    ...given('fuseVisitAskedOn', of('fuse-visit-asked')),
+    // An answer that makes a visit its condition has the visit asked for.
+    ...given(
+      'fuseVisitAskedOn',
+      of('fuse-visit-asked') ?? (answers?.details.condition === 'fuse-visit' ? answers.day : undefined),
+    ),
     ...given('fuseVisitedOn', of('fuse-visited')),
     ...given('unloopAskedOn', of('unloop-asked')),
     ...given('unloopedOn', of('unlooped')),
@@ -98,4 +117,17 @@ export function daysOf(
 
 function given<K extends string, T>(key: K, value: T | undefined): { [P in K]?: T } {
   return (value === undefined ? {} : { [key]: value }) as { [P in K]?: T };
+}
+
+/** How far a job has come with its operator, from what happened after it was signed; null while nothing has. */
+export type Stage = 'with-operator' | 'answered' | 'fitted' | 'closed';
+
+/** The stage the newest entries put a job in. A pack signed after an answer puts it back to signed off, which is not said here. */
+export function stageOf(events: readonly JobEvent[]): Stage | null {
+  const kinds = standing(events).map(({ kind }) => kind);
+  if (kinds.lastIndexOf('closed') > kinds.lastIndexOf('reopened')) return 'closed';
+  if (kinds.includes('commissioned')) return 'fitted';
+  const [sent, answered] = [kinds.lastIndexOf('sent'), kinds.lastIndexOf('answered')];
+  if (answered > sent) return 'answered';
+  return sent >= 0 ? 'with-operator' : null;
 }

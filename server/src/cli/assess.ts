@@ -100,7 +100,9 @@ async function main(): Promise<void> {
   const assessment = assess(survey, pack);
   const printed = {
     ...assessment,
-    guards: survey.proposals.filter(isCharger).map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
+    guards: survey.proposals
+      .filter(isCharger)
+      .map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
     options: options(survey, pack).map(({ survey: _under, ...option }) => option),
     whatWouldChange: whatWouldChange(survey, pack),
     toLookAt: stopsOf(survey, assessment),

@@ -79,6 +79,9 @@ describe('the database itself keeps firms apart', () => {
     'calendar_feeds',
     'house_rules',
     'operator_packs',
+    'submissions',
+    'submission_messages',
+    'event_attachments',
   ])('%s: nothing without a firm, nothing of another', async (table) => {
     expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
     const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));

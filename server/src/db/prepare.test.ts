@@ -39,6 +39,7 @@ describe('preparing a database', () => {
       '008_audit.sql',
       '009_calendar_feeds.sql',
       '010_rules.sql',
+      '011_submissions.sql',
     ]);
     await client.end();
   });

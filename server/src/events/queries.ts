@@ -1,4 +1,4 @@
-import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { stageOf, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { PoolClient } from 'pg';
 import { audit } from '../audit/queries';
 import type { Asker } from '../db/firm-scope';
@@ -7,6 +7,8 @@ import type { Asker } from '../db/firm-scope';
 export async function eventsOf(db: PoolClient, jobId: string): Promise<JobEvent[]> {
   const found = await db.query<JobEvent>(
     `SELECT e.id, e.kind, to_char(e.day, 'YYYY-MM-DD') AS day, e.details, p.name AS by,
+            (SELECT coalesce(json_agg(json_build_object('id', a.id, 'name', a.name) ORDER BY a.added_at), '[]')
+               FROM event_attachments a WHERE a.event_id = e.id) AS attachments,
             to_char(e.made_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS "madeAt"
        FROM job_events e JOIN people p ON p.id = e.person_id WHERE e.job_id = $1 ORDER BY e.seq`,
     [jobId],
@@ -29,6 +31,8 @@ export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent)
      ON CONFLICT (id) DO NOTHING`,
     [event.id, asker.firmId, event.jobId, event.kind, event.day, JSON.stringify(event.details), asker.personId],
   );
-  if (entered.rowCount === 1)
-    await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
+  if (entered.rowCount !== 1) return;
+  const stage = stageOf(await eventsOf(db, event.jobId));
+  if (stage) await db.query('UPDATE jobs SET state = $2, changed_at = now() WHERE id = $1', [event.jobId, stage]);
+  await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
 }

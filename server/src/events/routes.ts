@@ -1,11 +1,13 @@
 import { isDay } from '@keen-gauge/core/calendar/days';
 import {
   ANSWERS_OF_OPERATOR,
+  CONDITIONS,
   EVENT_KINDS,
   type AnswerOfOperator,
+  type Condition,
   type EventKind,
 } from '@keen-gauge/core/calendar/job-events';
-import { IsIn, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsIn, IsNumber, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { Router, type Request } from 'express';
 import type { Pool, PoolClient } from 'pg';
 import { inFirm } from '../db/firm-scope';
@@ -30,6 +32,14 @@ class EventBody {
   @IsString({ message: 'text' })
   @MaxLength(1000, { message: 'at most 1000 characters' })
   note?: string;
+  @IsOptional()
+  @IsIn([...CONDITIONS], { message: `one of ${CONDITIONS.join(', ')}` })
+  condition?: Condition;
+  @IsOptional()
+  @IsNumber({ allowInfinity: false, allowNaN: false }, { message: 'a number from 0 to 3000 A' })
+  @Min(0, { message: 'a number from 0 to 3000 A' })
+  @Max(3000, { message: 'a number from 0 to 3000 A' })
+  limitA?: number;
   @IsOptional() @IsUUID(undefined, { message: 'the id of an entry' }) withdraws?: string;
 }
 

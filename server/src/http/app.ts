@@ -14,6 +14,7 @@ import { chargePointRoutes } from '../charge-points/routes';
 import { firmAuditRoutes, jobAuditRoutes } from '../audit/routes';
 import { diaryRoutes, feedRoutes } from '../calendar/diary-routes';
 import { holidayRoutes, jobCalendarRoutes } from '../calendar/routes';
+import { attachmentRoutes } from '../events/attachments';
 import { eventRoutes } from '../events/routes';
 import { firmRoutes } from '../firm/routes';
 import { ruleRoutes } from '../firm/rule-routes';
@@ -21,6 +22,8 @@ import { jobRoutes } from '../jobs/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { instrumentRoutes } from '../instruments/routes';
 import { logMappingRoutes, logRoutes } from '../logs/routes';
+import type { OperatorAddresses } from '../operator/addresses';
+import { submissionRoutes } from '../operator/routes';
 import { peopleRoutes } from '../people/routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
 import { surveyRoutes } from '../surveys/routes';
@@ -35,6 +38,8 @@ export interface AppParts {
   readonly webDirectory?: string;
   /** Proxies in front whose forwarded addresses are believed. */
   readonly trustedProxies?: number;
+  /** Where packs are handed in; none, and they are sent by hand. */
+  readonly operators?: OperatorAddresses;
 }
 
 const DAYS_14 = 14 * 24 * 60 * 60 * 1000;
@@ -83,6 +88,8 @@ export function makeApp(parts: AppParts): Express {
   api.use('/jobs/:jobId/logs', signedIn, logRoutes(pool));
   api.use('/jobs/:jobId/charge-points', signedIn, chargePointRoutes(pool));
   api.use('/jobs/:jobId/events', signedIn, eventRoutes(pool));
+  api.use('/jobs/:jobId/events/:eventId/attachments', signedIn, attachmentRoutes(pool));
+  api.use('/jobs/:jobId/submissions', signedIn, submissionRoutes(pool, parts.operators ?? new Map()));
   api.use('/jobs/:jobId/calendar.ics', signedIn, jobCalendarRoutes(pool));
   api.use('/holidays', signedIn, holidayRoutes());
   api.use('/log-mappings', signedIn, logMappingRoutes(pool));

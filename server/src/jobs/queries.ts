@@ -5,7 +5,7 @@ import type { JobSummary } from './summary';
 export interface JobRow {
   readonly id: string;
   readonly number: number;
-  readonly state: 'to-survey' | 'surveying' | 'signed-off';
+  readonly state: 'to-survey' | 'surveying' | 'signed-off' | 'with-operator' | 'answered' | 'fitted' | 'closed';
   readonly place: string;
   readonly wanted: string;
   readonly route: string;

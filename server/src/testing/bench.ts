@@ -2,12 +2,13 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { Client, Pool } from 'pg';
-import pino from 'pino';
+import pino, { type Logger } from 'pino';
 import request, { type Agent } from 'supertest';
 import { prepareDatabase } from '../db/prepare';
 import { makeFirm } from '../demo/load';
 import type { DemoPerson } from '../demo/people';
 import { makeApp } from '../http/app';
+import type { OperatorAddresses } from '../operator/addresses';
 
 /** A whole application on a database of its own, with two firms that must never see each other. */
 export interface TestBench {
@@ -17,6 +18,7 @@ export interface TestBench {
   /** A browser’s worth of cookies, signed in as that person. */
   readonly as: (email: string) => Promise<Agent>;
   readonly anyone: () => Agent;
+  readonly log: Logger;
   /** What was logged, as text. */
   readonly logged: () => string;
   readonly close: () => Promise<void>;
@@ -32,7 +34,7 @@ const person = (email: string, maySignOff: boolean): DemoPerson => ({
   registration: 'T-1',
 });
 
-export async function testBench(): Promise<TestBench> {
+export async function testBench(operators?: OperatorAddresses): Promise<TestBench> {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('TEST_DATABASE_URL is not set; run through Jest’s own configuration.');
   const name = `t_${randomUUID().replaceAll('-', '')}`;
@@ -56,7 +58,7 @@ export async function testBench(): Promise<TestBench> {
   ];
   const lines: string[] = [];
   const log = pino({ level: 'trace' }, { write: (line: string) => lines.push(line) });
-  const server = makeApp({ pool: app, sessionSecret: 'test', log });
+  const server = makeApp({ pool: app, sessionSecret: 'test', log, ...(operators ? { operators } : {}) });
   return {
     owner,
     app,
@@ -67,6 +69,7 @@ export async function testBench(): Promise<TestBench> {
       await agent.post('/api/session').send({ email, password: PASSWORD }).expect(200);
       return agent;
     },
+    log,
     logged: () => lines.join(''),
     close: async () => {
       await Promise.all([owner.end(), app.end()]);

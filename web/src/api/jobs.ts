@@ -5,7 +5,7 @@ import { call, fetcher } from './client';
 export interface Job {
   readonly id: string;
   readonly number: number;
-  readonly state: 'to-survey' | 'surveying' | 'signed-off';
+  readonly state: 'to-survey' | 'surveying' | 'signed-off' | 'with-operator' | 'answered' | 'fitted' | 'closed';
   readonly place: string;
   readonly wanted: string;
   readonly route: RouteWay;
@@ -18,6 +18,10 @@ export const STATE_WORDS: Readonly<Record<Job['state'], string>> = {
   'to-survey': 'To survey',
   surveying: 'Surveying',
   'signed-off': 'Signed off',
+  'with-operator': 'With the operator',
+  answered: 'Answered',
+  fitted: 'Fitted',
+  closed: 'Closed',
 };
 
 /** How a job's number is written. */

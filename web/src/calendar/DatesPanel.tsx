@@ -3,11 +3,13 @@ import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
 import {
   daysOf,
   EVENT_NAMES,
-  NEXT_STEPS,
   OPERATOR_ANSWER_NAMES,
   standing,
   type JobEvent,
 } from '@keen-gauge/core/calendar/job-events';
+import { nextStep } from '@keen-gauge/core/calendar/next-step';
+import { Link } from 'react-router';
+import { STATION_NAMES } from '../stations/station-names';
 import { addEvent, calendarUrl, useEvents, useHolidays } from '../api/events';
 import { Waiting } from '../app/Waiting';
 import { BareButton, ButtonLink } from '../kit/Button';
@@ -41,6 +43,7 @@ export function DatesPanel() {
   const { today } = calendar;
   const holidays = new Set(calendar.holidays);
   const days = daysOf(data.events);
+  const step = nextStep(data.events);
   const clocks = clocksOf(days, today, holidays, pack);
   const put = async (event: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>): Promise<void> => {
     await mutate(await addEvent(job.id, event), false);
@@ -75,7 +78,11 @@ export function DatesPanel() {
           kind={days.answer === 'accepted' ? 'note' : 'act'}
           title={`The operator’s answer: ${OPERATOR_ANSWER_NAMES[days.answer].toLowerCase()}.`}
         >
-          {NEXT_STEPS[days.answer]}
+          {step && (
+            <>
+              {step.says} <Link to={`/jobs/${job.id}/${step.station}`}>{STATION_NAMES[step.station]}</Link>
+            </>
+          )}
         </Notice>
       )}
       <p className="quiet">

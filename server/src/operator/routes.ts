@@ -1,0 +1,116 @@
+import { meterPoint } from '@keen-gauge/core/route/meter-point';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { daysOf } from '@keen-gauge/core/calendar/job-events';
+import { IsUUID } from 'class-validator';
+import { Router } from 'express';
+import type { Pool, PoolClient } from 'pg';
+import { audit } from '../audit/queries';
+import { inFirm } from '../db/firm-scope';
+import { eventsOf } from '../events/queries';
+import { askerOf, idParameter } from '../http/asker';
+import { bodyAs } from '../http/body';
+import { notFound, Problem } from '../http/problem';
+import { packNumber } from '../jobs/numbers';
+import { jobById } from '../jobs/queries';
+import { packBundleOf, packById, packFile, packsOf } from '../packs/queries';
+import { addressFor, type OperatorAddresses } from './addresses';
+import { addMessage, conversationsOf, insertSubmission, settle, submissionById } from './queries';
+
+class HandInBody {
+  /** Made by the sender, so that the request sent twice asks once. */
+  @IsUUID(undefined, { message: 'a UUID' }) id: string;
+  @IsUUID(undefined, { message: 'the id of a pack' }) packId: string;
+}
+
+/** A job’s packs handed in over the operator’s link: asking for it, stopping it, and what was said. */
+export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Router {
+  const router = Router({ mergeParams: true });
+
+  router.get('/', async (request, response) => {
+    const jobId = idParameter(request, 'jobId', 'job');
+    const found = await inFirm(pool, askerOf(request), async (db) => {
+      if (!(await jobById(db, jobId))) throw notFound('job');
+      const [newest] = await packsOf(db, jobId);
+      const linked = newest ? addressOf(addresses, (await packFile(db, newest.id))?.survey) !== undefined : false;
+      return { linked, conversations: await conversationsOf(db, jobId) };
+    });
+    response.json(found);
+  });
+
+  router.post('/', async (request, response) => {
+    const asker = askerOf(request);
+    const jobId = idParameter(request, 'jobId', 'job');
+    const { id, packId } = bodyAs(HandInBody, request.body);
+    const conversations = await inFirm(pool, asker, async (db) => {
+      const address = await mayBeHandedIn(db, jobId, packId, addresses);
+      if (await insertSubmission(db, asker, { id, jobId, packId, address })) {
+        const pack = await packById(db, packId);
+        await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(pack?.number ?? 0) });
+      } else {
+        const known = (await conversationsOf(db, jobId)).find((each) => each.packId === packId);
+        if (known?.id !== id)
+          throw new Problem(409, 'Handed in already', 'This pack is in the outbox or with the operator already.');
+      }
+      return conversationsOf(db, jobId);
+    });
+    response.status(201).json({ linked: true, conversations });
+  });
+
+  router.post('/:submissionId/stop', async (request, response) => {
+    const asker = askerOf(request);
+    const [jobId, id] = [idParameter(request, 'jobId', 'job'), idParameter(request, 'submissionId', 'submission')];
+    const conversations = await inFirm(pool, asker, async (db) => {
+      const found = await submissionById(db, id, true);
+      if (found?.jobId !== jobId) throw notFound('submission');
+      if (found.state !== 'waiting')
+        throw new Problem(409, 'Too late to stop', 'It has been handed in, or came back. Tell the operator yourself.');
+      if (found.underWay)
+        throw new Problem(409, 'Being handed in', 'It is being handed in this moment. Look again in a minute.');
+      const says =
+        found.attempts === 0
+          ? 'Stopped before it was sent'
+          : `Stopped after ${found.attempts} ${found.attempts === 1 ? 'try' : 'tries'}; whether the operator has it is not known: ask.`;
+      await addMessage(db, asker.firmId, id, { direction: 'out', says });
+      await settle(db, id, 'stopped');
+      await audit(db, asker, jobId, 'hand-in-stopped', { pack: packNumber(found.packNumber) });
+      return conversationsOf(db, jobId);
+    });
+    response.json({ linked: true, conversations });
+  });
+
+  return router;
+}
+
+/** The address a pack goes to; or why it cannot go. */
+async function mayBeHandedIn(
+  db: PoolClient,
+  jobId: string,
+  packId: string,
+  addresses: OperatorAddresses,
+): Promise<string> {
+  const packs = await packsOf(db, jobId);
+  const pack = packs.find((each) => each.id === packId);
+  if (!pack) throw notFound('pack');
+  if (packs[0]?.id !== packId)
+    throw new Problem(409, 'Not the newest', 'A later pack has been signed. Hand that one in.');
+  if (pack.route === 'hold')
+    throw new Problem(409, 'Not an application', 'Phone the operator’s emergency line. This report is for the file.');
+  if (pack.route === 'fit-then-notify' && daysOf(await eventsOf(db, jobId)).commissionedOn === undefined)
+    throw new Problem(
+      409,
+      'Not commissioned yet',
+      'A notice is sent after the fitting. Enter the day it was commissioned first.',
+    );
+  if (!(await packBundleOf(db, packId))?.bundle)
+    throw new Problem(409, 'No archive', 'This pack was signed before archives were made. Sign off again.');
+  const address = addressOf(addresses, (await packFile(db, packId))?.survey);
+  if (address === undefined)
+    throw new Problem(409, 'No link', 'There is no link to the operator of this area. Send it by hand and enter that.');
+  return address;
+}
+
+function addressOf(addresses: OperatorAddresses, surveyText: string | undefined): string | undefined {
+  const survey = JSON.parse(surveyText ?? '{}') as Partial<Survey>;
+  const number = meterPoint(survey.place?.meterPointNumber);
+  return addressFor(addresses, number.state === 'good' ? number.distributor : undefined);
+}
