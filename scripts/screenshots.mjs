@@ -7,6 +7,7 @@ import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startLimiterBench } from './machine/limiter-bench.mjs';
+import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT } from './machine/root.mjs';
 
@@ -77,7 +78,8 @@ async function main() {
   mkdirSync(OUT, { recursive: true });
   const { chromium } = await import('@playwright/test');
   const database = await startThrowaway();
-  const server = await startServer(prepareDatabase(database.url, { demo: true }), 4850);
+  const desk = await startOperatorDesk(4870);
+  const server = await startServer(prepareDatabase(database.url, { demo: true }), 4850, 'warn', desk.addresses);
   const bench = await startLimiterBench(4860, 300);
   const browser = await chromium.launch({
     executablePath: chromiumBinary() ?? '',
@@ -126,6 +128,7 @@ async function main() {
   } finally {
     await browser.close();
     bench.stop();
+    await desk.stop();
     await server.stop();
     database.stop();
   }

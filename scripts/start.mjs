@@ -7,7 +7,10 @@ import { ensureBuilt } from './machine/build.mjs';
 import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { startKept } from './machine/postgres.mjs';
+import { RUN } from './machine/root.mjs';
+import { join } from 'node:path';
 
 const DEMO_PASSWORD = 'keen-gauge-demo';
 
@@ -26,9 +29,12 @@ async function main() {
 }
 
 async function serve(ownerUrl) {
-  const server = await startServer(prepareDatabase(ownerUrl, { demo: true }), Number(process.env.PORT ?? 4600));
+  const appUrl = prepareDatabase(ownerUrl, { demo: true });
+  const port = Number(process.env.PORT ?? 4600);
+  const desk = await startOperatorDesk(port + 20, { file: join(RUN, 'operator.json'), secondsPerDay: 10 });
+  const server = await startServer(appUrl, port, 'warn', desk.addresses);
   const bench = await startLimiterBench(server.port + 10);
-  announce(server.port, bench.url);
+  announce(server.port, bench.url, desk.url);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
@@ -38,10 +44,11 @@ async function serve(ownerUrl) {
     });
   const code = await server.ended;
   bench.stop();
+  await desk.stop();
   if (code) process.exitCode = code;
 }
 
-function announce(port, bench) {
+function announce(port, bench, desk) {
   console.log(`
 Keen Gauge is at http://localhost:${port}
 
@@ -52,6 +59,7 @@ Keen Gauge is at http://localhost:${port}
   office                piers@fennel.example    ${DEMO_PASSWORD}
 
   Bench to practise commissioning on (a made-up house, clamp and charge point): ${bench}
+  A made-up operator’s desk that packs are handed in to; a day of it lasts ten seconds:       ${desk}
 
 Everything in it is made up. Ctrl-C stops it; what was entered is kept for the next start.`);
 }

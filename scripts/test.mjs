@@ -10,6 +10,7 @@ import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { startLimiterBench } from './machine/limiter-bench.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT, RUN } from './machine/root.mjs';
 
@@ -105,7 +106,8 @@ async function main() {
 
 async function journeys(ownerUrl) {
   const appUrl = prepareDatabase(ownerUrl, { demo: true });
-  const server = await startServer(appUrl, 4800, 'error');
+  const desk = await startOperatorDesk(4820);
+  const server = await startServer(appUrl, 4800, 'error', desk.addresses);
   // Looks at its clamp often, so that nobody waits long for a reading to come to rest.
   const bench = await startLimiterBench(server.port + 10, 300);
   const report = join(RUN, 'journeys.json');
@@ -117,6 +119,7 @@ async function journeys(ownerUrl) {
       {
         E2E_URL: server.url,
         E2E_BENCH_HOUSE: bench.house,
+        E2E_DESK: desk.url,
         E2E_APP_DATABASE_URL: appUrl,
         CHROMIUM: chromiumBinary() ?? '',
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
@@ -129,6 +132,7 @@ async function journeys(ownerUrl) {
   } finally {
     bench.stop();
     await server.stop();
+    await desk.stop();
   }
 }
 

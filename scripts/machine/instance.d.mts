@@ -5,4 +5,9 @@ export interface RunningServer {
   readonly stop: (signal?: 'SIGTERM' | 'SIGKILL') => Promise<number | null>;
 }
 export function prepareDatabase(ownerUrl: string, options: { demo: boolean }): string;
-export function startServer(appUrl: string, preferredPort: number, logLevel?: string): Promise<RunningServer>;
+export function startServer(
+  appUrl: string,
+  preferredPort: number,
+  logLevel?: string,
+  operators?: string,
+): Promise<RunningServer>;

@@ -16,13 +16,14 @@ async function main(): Promise<void> {
     log.warn({ message: error.message }, 'database connection lost');
   });
   const secret = await pool.query<{ value: string }>("SELECT value FROM server_secrets WHERE name = 'session'");
+  const operators = operatorAddresses(process.env['OPERATOR_ADDRESSES']);
   const app = makeApp({
     pool,
     sessionSecret: secret.rows[0]?.value ?? '',
     log,
     webDirectory: process.env['WEB_DIRECTORY'] ?? 'dist/web',
     trustedProxies: Number(process.env['TRUSTED_PROXIES'] ?? 0),
-    operators: operatorAddresses(process.env['OPERATOR_ADDRESSES']),
+    operators,
   });
   const host = process.env['HOST'] ?? '127.0.0.1';
   const port = Number(process.env['PORT'] ?? 4600);
@@ -31,7 +32,7 @@ async function main(): Promise<void> {
     process.send?.({ listening: port });
   });
   const chargePoints = listenForChargePoints(server, pool, log);
-  const outbox = startOutbox(pool, log);
+  const outbox = startOutbox(pool, log, operators);
   const stop = (): void => {
     chargePoints.close();
     // Requests under way are finished, idle connections are not waited for.

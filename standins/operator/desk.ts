@@ -85,6 +85,11 @@ export function wound(desk: Desk, nowMs: number, change: { secondsPerDay?: numbe
   return { ...desk, clock: { realMs: nowMs, deskMs: at, secondsPerDay } };
 }
 
+/** A desk taken up again after it was stopped, its clock where it stood. */
+export function resumed(desk: Desk, nowMs: number): Desk {
+  return { ...desk, clock: { ...desk.clock, realMs: nowMs } };
+}
+
 /** What is read of a pack to judge it. */
 export interface ReadPack {
   readonly number: string;

@@ -10,6 +10,7 @@ import {
   give,
   MOODS,
   newDesk,
+  resumed,
   take,
   today,
   told,
@@ -31,12 +32,13 @@ const SLOW_MS = 4000;
 
 /** The stand-in operator: takes packs in, answers after its working days on its own clock, and can be out of order in several ways. */
 export function startOperator({ port, file, secondsPerDay = 86_400 }: OperatorOptions): Promise<Server> {
+  // Its clock stood while it was stopped.
   let desk: Desk =
     file !== undefined && existsSync(file)
-      ? (JSON.parse(readFileSync(file, 'utf8')) as Desk)
+      ? resumed(JSON.parse(readFileSync(file, 'utf8')) as Desk, Date.now())
       : newDesk(Date.now(), secondsPerDay);
   const keep = (next: Desk): void => {
-    desk = next;
+    desk = wound(next, Date.now(), {});
     if (file === undefined) return;
     // Written beside and moved into place: it is there whole, or as it was.
     writeFileSync(`${file}.new`, JSON.stringify(desk));

@@ -11,8 +11,10 @@ import { circuitSections, circuitWorkings, feederSection } from './circuit-secti
 import { choiceSection, commissioningSections, trialSections } from './decision-sections';
 import { earthingSection } from './earthing-section';
 import { equipmentSection, requestSection } from './equipment-sections';
+import { changesSince, type PackChange } from './changes';
 import { missingItems, type Missing } from './missing';
 import { packPhotos, type PackPhoto } from './photos';
+import type { Signature } from './signature';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
 import { readingsSection, supplySection } from './supply-sections';
 
@@ -25,6 +27,8 @@ export interface SignedBy {
   readonly at: string;
   /** Why it is signed although something is missing. */
   readonly reason?: string;
+  /** Drawn or typed by the one who signs; left out, the name alone is printed. */
+  readonly signature?: Signature;
 }
 
 /** What a pack's document says, before anything is laid out on a page. */
@@ -38,6 +42,15 @@ export interface PackContent {
   readonly workings: readonly Figure[];
   readonly declarations: readonly string[];
   readonly missing: readonly Missing[];
+  readonly signature?: Signature;
+  /** What it says differently from the pack before it, and that pack’s number. */
+  readonly changed?: { readonly since: string; readonly lines: readonly PackChange[] };
+}
+
+/** The pack signed before this one, to say what has changed since. */
+export interface EarlierPack {
+  readonly number: string;
+  readonly sections: readonly Section[];
 }
 
 const TITLES: Readonly<Record<RouteWay, string>> = {
@@ -49,30 +62,19 @@ const TITLES: Readonly<Record<RouteWay, string>> = {
 const UPGRADE_TITLE = 'Request for a change of supply';
 
 /** The document that goes with a survey: every section the operator needs, with the working behind each figure. */
-export function composePack(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): PackContent {
+export function composePack(
+  survey: Survey,
+  assessment: Assessment,
+  pack: RulePack,
+  signedBy: SignedBy,
+  earlier?: EarlierPack,
+): PackContent {
   const { route, demand, supply } = assessment;
+  const sections = sectionsOf(survey, assessment, pack, signedBy);
   return {
     title: survey.request.upgradeOnly && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
     purpose: purposeOf(route.way, pack),
-    sections: [
-      siteSection(survey),
-      installerSection(signedBy),
-      supplySection(survey, assessment),
-      earthingSection(survey, assessment),
-      readingsSection(survey),
-      demandSection(survey, assessment),
-      ...survey.proposals.flatMap((proposal) => [
-        equipmentSection(proposal, survey),
-        ...circuitSections(proposal, assessment),
-        ...trialSections(proposal, survey, assessment, pack),
-        ...commissioningSections(proposal, pack),
-      ]),
-      ...assessment.feeders.map((feeder) => feederSection(feeder)),
-      requestSection(survey),
-      choiceSection(survey),
-      routeSection(assessment),
-      findingsSection(assessment),
-    ].filter(({ rows }) => rows.length > 0),
+    sections,
     lineup: lineupOf(survey, assessment),
     photos: packPhotos(survey),
     workings: [
@@ -86,7 +88,32 @@ export function composePack(survey: Survey, assessment: Assessment, pack: RulePa
     ],
     declarations: pack.declarations,
     missing: missingItems(survey, assessment),
+    ...(signedBy.signature ? { signature: signedBy.signature } : {}),
+    ...(earlier ? { changed: { since: earlier.number, lines: changesSince(earlier.sections, sections) } } : {}),
   };
+}
+
+/** Every section there is something to say in, in the order of the document. */
+function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): Section[] {
+  return [
+    siteSection(survey),
+    installerSection(signedBy),
+    supplySection(survey, assessment),
+    earthingSection(survey, assessment),
+    readingsSection(survey),
+    demandSection(survey, assessment),
+    ...survey.proposals.flatMap((proposal) => [
+      equipmentSection(proposal, survey),
+      ...circuitSections(proposal, assessment),
+      ...trialSections(proposal, survey, assessment, pack),
+      ...commissioningSections(proposal, pack),
+    ]),
+    ...assessment.feeders.map((feeder) => feederSection(feeder)),
+    requestSection(survey),
+    choiceSection(survey),
+    routeSection(assessment),
+    findingsSection(assessment),
+  ].filter(({ rows }) => rows.length > 0);
 }
 
 function purposeOf(way: RouteWay, pack: RulePack): string {

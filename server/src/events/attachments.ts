@@ -59,7 +59,7 @@ function nameFrom(given: unknown): string {
   const name =
     typeof given === 'string'
       ? given
-          .replace(/[\u0000-\u001f/\\]/g, ' ')
+          .replace(/[\p{Cc}/\\]/gu, ' ')
           .trim()
           .slice(0, 120)
       : '';

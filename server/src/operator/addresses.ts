@@ -19,6 +19,7 @@ export function operatorAddresses(text: string | undefined): OperatorAddresses {
   );
 }
 
-export function addressFor(addresses: OperatorAddresses, area: string | undefined): string | undefined {
-  return (area === undefined ? undefined : addresses.get(area)) ?? addresses.get('*');
+/** Where an area’s packs go; undefined where they go by hand. */
+export function addressFor(addresses: OperatorAddresses, area: string): string | undefined {
+  return addresses.get(area) ?? addresses.get('*');
 }

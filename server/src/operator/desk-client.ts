@@ -12,7 +12,14 @@ import { isDay } from '@keen-gauge/core/calendar/days';
 export type HandedIn =
   | { readonly kind: 'taken'; readonly reference: string; readonly pollAfterS: number }
   | { readonly kind: 'returned'; readonly why: string }
-  | { readonly kind: 'trouble'; readonly why: string; readonly waitS?: number };
+  | Trouble;
+
+/** It did not work this time; the desk may have said how long to wait. */
+export interface Trouble {
+  readonly kind: 'trouble';
+  readonly why: string;
+  readonly waitS?: number;
+}
 
 export interface DeskAnswer {
   readonly id: string;
@@ -24,8 +31,7 @@ export interface DeskAnswer {
 }
 
 export type Asked =
-  | { readonly kind: 'told'; readonly answers: readonly DeskAnswer[]; readonly pollAfterS: number }
-  | { readonly kind: 'trouble'; readonly why: string; readonly waitS?: number };
+  { readonly kind: 'told'; readonly answers: readonly DeskAnswer[]; readonly pollAfterS: number } | Trouble;
 
 const PATIENCE_MS = 15_000;
 
@@ -63,8 +69,7 @@ export async function askAfter(address: string, reference: string): Promise<Aske
 }
 
 type Came =
-  | { readonly kind: 'came'; readonly status: number; readonly body: Readonly<Record<string, unknown>> }
-  | { readonly kind: 'trouble'; readonly why: string; readonly waitS?: number };
+  { readonly kind: 'came'; readonly status: number; readonly body: Readonly<Record<string, unknown>> } | Trouble;
 
 async function call(url: URL, request: RequestInit): Promise<Came> {
   let response: Response;

@@ -91,7 +91,7 @@ async function asked(of: { jobId: string; packId: string }): Promise<string> {
 /** One thing that is due, whatever wait was set for it. */
 const oneStep = async (): Promise<void> => {
   await bench.owner.query("UPDATE submissions SET next_at = now() WHERE state IN ('waiting', 'handed-in')");
-  expect(await workOnce(bench.app, bench.log)).toBe(true);
+  expect(await workOnce(bench.app, bench.log, operators)).toBe(true);
 };
 async function conversation(jobId: string): Promise<Conversation> {
   const { conversations } = (await anna.get(`/api/jobs/${jobId}/submissions`).expect(200)).body as {
@@ -222,7 +222,7 @@ describe('a desk that is not in order', () => {
     await oneStep();
     expect(await conversation(job.jobId)).toMatchObject({ state: 'returned' });
     expect((await says(job.jobId)).at(-1)).toBe('Not taken: It cannot be opened as an archive.');
-    expect(await workOnce(bench.app, bench.log)).toBe(false);
+    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
   });
 });
 
@@ -238,17 +238,17 @@ describe('an instance that dies', () => {
       headers: { 'content-type': 'application/zip', 'idempotency-key': id },
       body: new Uint8Array(bundle.rows[0]?.bundle ?? Buffer.alloc(0)),
     });
-    expect(await workOnce(bench.app, bench.log)).toBe(false);
+    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
     await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(409);
     await bench.owner.query("UPDATE submissions SET claimed_until = now() - interval '1 second' WHERE id = $1", [id]);
-    expect(await workOnce(bench.app, bench.log)).toBe(true);
+    expect(await workOnce(bench.app, bench.log, operators)).toBe(true);
     expect(await handed(job.pack)).toMatchObject([{ times: 2 }]);
     expect((await events(job.jobId)).map(({ kind }) => kind)).toEqual(['sent']);
   });
   it('two of them on one database hand each pack in once', async () => {
     const jobs = await Promise.all(Array.from({ length: 6 }, signed));
     await Promise.all(jobs.map(asked));
-    const both = [startOutbox(bench.app, bench.log, 20), startOutbox(bench.app, bench.log, 20)];
+    const both = [startOutbox(bench.app, bench.log, operators, 20), startOutbox(bench.app, bench.log, operators, 20)];
     for (let tries = 0; tries < 200; tries += 1) {
       const open = await bench.owner.query("SELECT 1 FROM submissions WHERE state = 'waiting'");
       if (open.rowCount === 0) break;
@@ -289,7 +289,7 @@ describe('what may be handed in', () => {
     const id = await asked(job);
     await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(200);
     expect(await says(job.jobId)).toEqual(['Stopped before it was sent']);
-    expect(await workOnce(bench.app, bench.log)).toBe(false);
+    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
     await setDesk({ mood: 'down' });
     const again = await signed();
     const tried = await asked(again);

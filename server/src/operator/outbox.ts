@@ -8,7 +8,8 @@ import { inFirm, type Asker } from '../db/firm-scope';
 import { eventsOf, insertEvent } from '../events/queries';
 import { packNumber } from '../jobs/numbers';
 import { packBundleOf } from '../packs/queries';
-import { askAfter, handIn, type DeskAnswer } from './desk-client';
+import { addressFor, type OperatorAddresses } from './addresses';
+import { askAfter, handIn, type DeskAnswer, type Trouble } from './desk-client';
 import { addMessage, addTrouble, settle, submissionById, type Submission } from './queries';
 
 /** Longer than the desk is waited for: only an instance that died lets a claim run out. */
@@ -23,11 +24,11 @@ export interface Outbox {
  * Works through what is to be handed in and asked after, whichever firm's, one at a time. Any number of instances may do so on one
  * database: each takes what no other has. What was under way when one died is told again under the same key, so that the desk takes it once.
  */
-export function startOutbox(pool: Pool, log: Logger, everyMs = 1000): Outbox {
+export function startOutbox(pool: Pool, log: Logger, operators: OperatorAddresses, everyMs = 1000): Outbox {
   const stopped = new AbortController();
   const run = async (): Promise<void> => {
     while (!stopped.signal.aborted) {
-      const worked = await workOnce(pool, log).catch((error: unknown) => {
+      const worked = await workOnce(pool, log, operators).catch((error: unknown) => {
         log.error({ error: error instanceof Error ? error.message : error }, 'outbox');
         return false;
       });
@@ -52,7 +53,7 @@ interface Claim {
 }
 
 /** Takes one submission that is due and does what it needs; false where none is. */
-export async function workOnce(pool: Pool, log: Logger): Promise<boolean> {
+export async function workOnce(pool: Pool, log: Logger, operators: OperatorAddresses): Promise<boolean> {
   const claimed = await pool.query<Claim>(
     'SELECT id, firm_id AS "firmId", asked_by AS "personId" FROM claim_submission($1)',
     [LEASE_S],
@@ -62,17 +63,22 @@ export async function workOnce(pool: Pool, log: Logger): Promise<boolean> {
   const submission = await inFirm(pool, claim, (db) => submissionById(db, claim.id));
   if (!submission) return true;
   log.info({ submission: claim.id, state: submission.state }, 'outbox works on');
-  if (submission.state === 'waiting') await sendIt(pool, claim, submission);
-  else if (submission.state === 'handed-in') await askIt(pool, claim, submission);
+  const address = addressFor(operators, submission.area);
+  if (submission.state === 'waiting') await sendIt(pool, claim, submission, address);
+  else if (submission.state === 'handed-in') await askIt(pool, claim, submission, address);
   return true;
 }
 
-async function sendIt(pool: Pool, asker: Claim, submission: Submission): Promise<void> {
+const NO_LINK: Trouble = { kind: 'trouble', why: 'There is no link to the operator of this area any more.' };
+
+async function sendIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
   const bundle = await inFirm(pool, asker, (db) => packBundleOf(db, submission.packId));
   // No transaction is open while the desk is waited for.
-  const came = bundle?.bundle
-    ? await handIn(submission.address, submission.id, bundle.bundle)
-    : ({ kind: 'returned', why: 'The pack has no archive.' } as const);
+  const came = !bundle?.bundle
+    ? ({ kind: 'returned', why: 'The pack has no archive.' } as const)
+    : address === undefined
+      ? NO_LINK
+      : await handIn(address, submission.id, bundle.bundle);
   await held(pool, asker, submission, async (db, now) => {
     const note = (direction: 'out' | 'in', says: string): Promise<boolean> =>
       addMessage(db, asker.firmId, now.id, { direction, says });
@@ -98,8 +104,8 @@ async function sendIt(pool: Pool, asker: Claim, submission: Submission): Promise
   });
 }
 
-async function askIt(pool: Pool, asker: Claim, submission: Submission): Promise<void> {
-  const came = await askAfter(submission.address, submission.reference ?? '');
+async function askIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
+  const came = address === undefined ? NO_LINK : await askAfter(address, submission.reference ?? '');
   await held(pool, asker, submission, async (db, now) => {
     if (came.kind === 'trouble') {
       await addTrouble(db, asker.firmId, now.id, came.why);

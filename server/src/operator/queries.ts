@@ -9,7 +9,8 @@ export interface Submission {
   readonly packId: string;
   readonly packNumber: number;
   readonly route: string;
-  readonly address: string;
+  /** Of the meter point; empty where it is not known. */
+  readonly area: string;
   readonly state: SubmissionState;
   readonly attempts: number;
   /** An instance has it in hand this moment. */
@@ -25,7 +26,7 @@ export interface Message {
   readonly says: string;
 }
 
-const COLUMNS = `s.id, s.job_id AS "jobId", s.pack_id AS "packId", k.number AS "packNumber", k.route, s.address, s.state,
+const COLUMNS = `s.id, s.job_id AS "jobId", s.pack_id AS "packId", k.number AS "packNumber", k.route, s.area, s.state,
   s.attempts, coalesce(s.claimed_until > now(), false) AS "underWay", s.reference, p.name AS "askedBy", s.asked_at AS "askedAt"`;
 const FROM = 'submissions s JOIN packs k ON k.id = s.pack_id JOIN people p ON p.id = s.asked_by';
 
@@ -57,13 +58,13 @@ export async function submissionById(db: PoolClient, id: string, forUpdate = fal
 export async function insertSubmission(
   db: PoolClient,
   asker: Asker,
-  submission: { id: string; jobId: string; packId: string; address: string },
+  submission: { id: string; jobId: string; packId: string; area: string },
 ): Promise<boolean> {
-  const { id, jobId, packId, address } = submission;
+  const { id, jobId, packId, area } = submission;
   const added = await db.query(
-    `INSERT INTO submissions (id, firm_id, job_id, pack_id, address, asked_by) VALUES ($1, $2, $3, $4, $5, $6)
+    `INSERT INTO submissions (id, firm_id, job_id, pack_id, area, asked_by) VALUES ($1, $2, $3, $4, $5, $6)
      ON CONFLICT DO NOTHING`,
-    [id, asker.firmId, jobId, packId, address, asker.personId],
+    [id, asker.firmId, jobId, packId, area, asker.personId],
   );
   return added.rowCount === 1;
 }

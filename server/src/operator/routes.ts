@@ -31,7 +31,7 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
     const found = await inFirm(pool, askerOf(request), async (db) => {
       if (!(await jobById(db, jobId))) throw notFound('job');
       const [newest] = await packsOf(db, jobId);
-      const linked = newest ? addressOf(addresses, (await packFile(db, newest.id))?.survey) !== undefined : false;
+      const linked = newest ? addressFor(addresses, await areaOf(db, newest.id)) !== undefined : false;
       return { linked, conversations: await conversationsOf(db, jobId) };
     });
     response.json(found);
@@ -42,8 +42,8 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
     const jobId = idParameter(request, 'jobId', 'job');
     const { id, packId } = bodyAs(HandInBody, request.body);
     const conversations = await inFirm(pool, asker, async (db) => {
-      const address = await mayBeHandedIn(db, jobId, packId, addresses);
-      if (await insertSubmission(db, asker, { id, jobId, packId, address })) {
+      const area = await mayBeHandedIn(db, jobId, packId, addresses);
+      if (await insertSubmission(db, asker, { id, jobId, packId, area })) {
         const pack = await packById(db, packId);
         await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(pack?.number ?? 0) });
       } else {
@@ -81,7 +81,7 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
   return router;
 }
 
-/** The address a pack goes to; or why it cannot go. */
+/** The area whose operator a pack goes to; or why it cannot go. */
 async function mayBeHandedIn(
   db: PoolClient,
   jobId: string,
@@ -103,14 +103,15 @@ async function mayBeHandedIn(
     );
   if (!(await packBundleOf(db, packId))?.bundle)
     throw new Problem(409, 'No archive', 'This pack was signed before archives were made. Sign off again.');
-  const address = addressOf(addresses, (await packFile(db, packId))?.survey);
-  if (address === undefined)
+  const area = await areaOf(db, packId);
+  if (addressFor(addresses, area) === undefined)
     throw new Problem(409, 'No link', 'There is no link to the operator of this area. Send it by hand and enter that.');
-  return address;
+  return area;
 }
 
-function addressOf(addresses: OperatorAddresses, surveyText: string | undefined): string | undefined {
-  const survey = JSON.parse(surveyText ?? '{}') as Partial<Survey>;
+/** The area of a pack’s meter point, as it was signed; empty where it had none that checks. */
+async function areaOf(db: PoolClient, packId: string): Promise<string> {
+  const survey = JSON.parse((await packFile(db, packId))?.survey ?? '{}') as Partial<Survey>;
   const number = meterPoint(survey.place?.meterPointNumber);
-  return addressFor(addresses, number.state === 'good' ? number.distributor : undefined);
+  return number.state === 'good' ? number.distributor : '';
 }

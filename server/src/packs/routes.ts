@@ -1,3 +1,5 @@
+import { Signature } from '@keen-gauge/core/pack/signature';
+import { Part } from '@keen-gauge/core/survey/fields';
 import { coveringMessage } from '@keen-gauge/core/pack/files';
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
@@ -17,6 +19,7 @@ class SignOffBody {
   @IsString({ message: 'text' })
   @MaxLength(1000, { message: 'at most 1000 characters' })
   reason?: string;
+  @Part(() => Signature) signature?: Signature;
 }
 
 /** A job's packs: signing off, and the list. */
@@ -80,7 +83,7 @@ export function packRoutes(pool: Pool): Router {
     const id = idParameter(request, 'packId', 'pack');
     const content = await inFirm(pool, askerOf(request), (db) => packContent(db, id));
     if (!content) throw notFound('pack');
-    response.json({ message: coveringMessage(content) });
+    response.json({ message: coveringMessage(content), changed: content.changed ?? null });
   });
 
   router.get('/:packId/survey.json', async (request, response) => {

@@ -1,4 +1,8 @@
 import { assess } from '@keen-gauge/core/assess';
+import { packEntries } from '@keen-gauge/core/calendar/ics-events';
+import { daysOf } from '@keen-gauge/core/calendar/job-events';
+import { ukDay } from '@keen-gauge/core/calendar/days';
+import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
 import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
 import { packTexts } from '@keen-gauge/core/pack/files';
 import { missingItems } from '@keen-gauge/core/pack/missing';
@@ -11,6 +15,9 @@ import { inFirm, type Asker } from '../db/firm-scope';
 import { notFound, Problem } from '../http/problem';
 import { jobNumber, packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
+import { holidaysAbout } from '../calendar/holidays';
+import { icsOf } from '../calendar/ics';
+import { eventsOf } from '../events/queries';
 import { firmRules } from '../firm/rules';
 import { personById } from '../people/queries';
 import { packPictures } from '../photos/packed';
@@ -18,11 +25,12 @@ import { printedPictures } from '../photos/printed';
 import { headOf } from '../surveys/queries';
 import { packBundle } from './bundle';
 import { packPdf } from './pdf/document';
-import { insertPack, packById, takePackNumber, type PackRow } from './queries';
+import { insertPack, packById, packContent, packsOf, takePackNumber, type PackRow } from './queries';
 
 export interface SignOff {
   readonly revisionId: string;
   readonly reason?: string;
+  readonly signature?: Signature;
 }
 
 /**
@@ -39,6 +47,8 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     if (!me || !head || !job) throw notFound('job');
     if (!me.maySignOff)
       throw new Problem(403, 'Not yours to sign', 'Ask someone in the firm who may sign surveys off.');
+    if (request.signature && !isSigned(request.signature))
+      throw new Problem(422, 'Not signed', 'Type your name or draw your signature.');
     if (head.revisionId !== request.revisionId)
       throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
     const reading = readSurvey(head.survey);
@@ -60,19 +70,35 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       registration: me.registration,
       at: new Date().toISOString(),
       ...(reason ? { reason } : {}),
+      ...(request.signature ? { signature: request.signature } : {}),
     };
-    const content = composePack(reading.survey, assessment, pack, signedBy);
+    const [before] = await packsOf(db, jobId);
+    const said = before && (await packContent(db, before.id));
+    const content = composePack(
+      reading.survey,
+      assessment,
+      pack,
+      signedBy,
+      before && said ? { number: packNumber(before.number), sections: said.sections } : undefined,
+    );
     const surveyText = `${JSON.stringify(reading.survey, null, 2)}\n`;
     const fingerprint = createHash('sha256').update(surveyText).digest('hex');
     const number = await takePackNumber(db, asker.firmId);
     const label = { number: packNumber(number), job: jobNumber(job.number), fingerprint };
     const id = newId();
+    const { way: route } = assessment.route;
+    const days = daysOf(await eventsOf(db, jobId));
+    const holidays = new Set(holidaysAbout(reading.survey.place.nation ?? 'england', ukDay(new Date())));
     const signed = `${packNumber(number)} ${jobNumber(job.number)} ${job.place}`;
     const pdf = await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos));
     const bundle = await packBundle(
       { ...label, title: content.title, signedBy: signedBy.name, signedAt: signedBy.at },
       [
         { name: `${label.number}.pdf`, bytes: pdf },
+        {
+          name: 'calendar.ics',
+          bytes: Buffer.from(icsOf(packEntries(label.number, job, route, pack, days, ukDay(new Date()), holidays))),
+        },
         ...packTexts(surveyText, reading.survey, assessment, content, signed).map(({ name, text }) => ({
           name,
           bytes: Buffer.from(text),
@@ -100,6 +126,7 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       pack: label.number,
       fingerprint,
       revision: head.seq,
+      ...(request.signature ? { signature: request.signature.kind } : {}),
       ...(reason ? { reason } : {}),
     });
     const stored = await packById(db, id);

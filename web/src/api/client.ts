@@ -33,19 +33,29 @@ export class NoAnswer extends Error {
 const PATIENCE_MS = 20_000;
 
 /** Sends a request to the API; the parsed answer, or one of the two errors above. */
-export async function call<T>(
+export function call<T>(
   method: 'GET' | 'POST' | 'DELETE',
   path: string,
   body?: unknown,
   patienceMs = PATIENCE_MS,
 ): Promise<T> {
+  return send<T>(path, patienceMs, {
+    method,
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+}
+
+const FILE_PATIENCE_MS = 120_000;
+
+/** Sends a file as it is, under its type. */
+export function sendFile<T>(path: string, file: Blob, type: string): Promise<T> {
+  return send<T>(path, FILE_PATIENCE_MS, { method: 'POST', headers: { 'content-type': type }, body: file });
+}
+
+async function send<T>(path: string, patienceMs: number, request: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      signal: AbortSignal.timeout(patienceMs),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await fetch(`/api${path}`, { ...request, signal: AbortSignal.timeout(patienceMs) });
   } catch {
     throw new NoAnswer();
   }

@@ -1,7 +1,7 @@
 import type { JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { Nation } from '@keen-gauge/core/survey/words';
 import useSWR from 'swr';
-import { call, fetcher } from './client';
+import { call, fetcher, sendFile } from './client';
 
 const of = (jobId: string): string => `/jobs/${jobId}/events`;
 
@@ -14,6 +14,16 @@ export const addEvent = (
   jobId: string,
   { id, kind, day, details }: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>,
 ): Promise<{ events: JobEvent[] }> => call('POST', of(jobId), { id, kind, day, ...details });
+
+const attachments = (jobId: string, eventId: string): string => `${of(jobId)}/${eventId}/attachments`;
+export const attachmentUrl = (jobId: string, eventId: string, id: string): string =>
+  `/api${attachments(jobId, eventId)}/${id}`;
+
+/** Puts a file with an entry. A saved e-mail has no type of its own in most browsers. */
+export function addAttachment(jobId: string, eventId: string, file: File): Promise<{ events: JobEvent[] }> {
+  const type = file.type === '' && /\.eml$/i.test(file.name) ? 'message/rfc822' : file.type;
+  return sendFile(`${attachments(jobId, eventId)}?name=${encodeURIComponent(file.name)}`, file, type);
+}
 
 export const calendarUrl = (jobId: string): string => `/api/jobs/${jobId}/calendar.ics`;
 

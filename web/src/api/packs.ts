@@ -1,5 +1,8 @@
+import type { PackChange } from '@keen-gauge/core/pack/changes';
+import type { Signature } from '@keen-gauge/core/pack/signature';
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import useSWR from 'swr';
+import useSWRImmutable from 'swr/immutable';
 import { call, fetcher } from './client';
 
 export interface Pack {
@@ -20,9 +23,28 @@ export function usePacks(jobId: string) {
   return useSWR<{ packs: Pack[] }, Error>(`/jobs/${jobId}/packs`, fetcher);
 }
 
-export const signOff = (jobId: string, revisionId: string, reason: string): Promise<Pack> =>
-  call('POST', `/jobs/${jobId}/packs`, reason.trim() === '' ? { revisionId } : { revisionId, reason });
+export const signOff = (
+  jobId: string,
+  revisionId: string,
+  reason: string,
+  signature: Signature | null,
+): Promise<Pack> =>
+  call('POST', `/jobs/${jobId}/packs`, {
+    revisionId,
+    ...(reason.trim() === '' ? {} : { reason }),
+    ...(signature ? { signature } : {}),
+  });
+
+/** The words to send a pack with, and what it says differently from the one before. */
+export interface PackMessage {
+  readonly message: string;
+  readonly changed: { readonly since: string; readonly lines: readonly PackChange[] } | null;
+}
+
+/** A pack never changes: what is known of it is known. */
+export function usePackMessage(packId: string) {
+  return useSWRImmutable<PackMessage, Error>(`/packs/${packId}/message`, fetcher);
+}
 
 /** The words to send a pack with. */
-export const coveringMessage = (packId: string): Promise<{ message: string }> =>
-  call('GET', `/packs/${packId}/message`);
+export const coveringMessage = (packId: string): Promise<PackMessage> => call('GET', `/packs/${packId}/message`);

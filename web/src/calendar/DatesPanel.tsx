@@ -1,23 +1,18 @@
 import { backPlan } from '@keen-gauge/core/calendar/back-plan';
 import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
-import {
-  daysOf,
-  EVENT_NAMES,
-  OPERATOR_ANSWER_NAMES,
-  standing,
-  type JobEvent,
-} from '@keen-gauge/core/calendar/job-events';
+import { daysOf, OPERATOR_ANSWER_NAMES, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import { nextStep } from '@keen-gauge/core/calendar/next-step';
 import { Link } from 'react-router';
 import { STATION_NAMES } from '../stations/station-names';
 import { addEvent, calendarUrl, useEvents, useHolidays } from '../api/events';
 import { Waiting } from '../app/Waiting';
-import { BareButton, ButtonLink } from '../kit/Button';
+import { ButtonLink } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { useSurvey } from '../survey/SurveyContext';
 import { BackPlanPicture } from './BackPlanPicture';
 import { dayWords } from './day-words';
+import { Entries } from './Entries';
 import { EventForm } from './EventForm';
 
 const STATE_WORDS: Readonly<Record<Clock['state'], string>> = {
@@ -111,46 +106,13 @@ export function DatesPanel() {
       {plan && <BackPlanPicture plan={plan} today={today} />}
       <EventForm today={today} onAdd={put} />
       <Entries
+        jobId={job.id}
         events={data.events}
+        onChanged={(events) => void mutate({ events: [...events] }, false)}
         onWithdraw={(withdraws) =>
           put({ id: crypto.randomUUID(), kind: 'withdrawn', day: today, details: { withdraws } })
         }
       />
     </Panel>
-  );
-}
-
-/** What was entered, newest first, each with who; one entered by mistake is withdrawn, never removed. */
-function Entries({
-  events,
-  onWithdraw,
-}: {
-  readonly events: readonly JobEvent[];
-  readonly onWithdraw: (id: string) => Promise<void>;
-}) {
-  if (events.length === 0) return <p className="quiet">Nothing is entered yet.</p>;
-  const stands = new Set(standing(events).map(({ id }) => id));
-  return (
-    <Stack as="ol" aria-label="Entered" style={{ '--gap': '0.3rem', listStyle: 'none', padding: 0, margin: 0 }}>
-      {[...events].reverse().map((event) => (
-        <Row as="li" key={event.id} style={{ justifyContent: 'space-between' }}>
-          <span style={stands.has(event.id) ? undefined : { textDecoration: 'line-through' }}>
-            <strong>{dayWords(event.day)}</strong> {EVENT_NAMES[event.kind]}
-            {event.details.answer ? `: ${OPERATOR_ANSWER_NAMES[event.details.answer].toLowerCase()}` : ''}
-            {event.details.reference ? `, reference ${event.details.reference}` : ''}
-            {event.details.note ? `; ${event.details.note}` : ''}
-            <span className="quiet"> — {event.by}</span>
-          </span>
-          {stands.has(event.id) && (
-            <BareButton
-              aria-label={`Withdraw: ${EVENT_NAMES[event.kind]}, ${dayWords(event.day)}`}
-              onPress={() => void onWithdraw(event.id)}
-            >
-              Withdraw
-            </BareButton>
-          )}
-        </Row>
-      ))}
-    </Stack>
   );
 }

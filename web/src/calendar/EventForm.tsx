@@ -1,9 +1,12 @@
 import {
   ANSWERS_OF_OPERATOR,
+  CONDITION_NAMES,
+  CONDITIONS,
   EVENT_KINDS,
   EVENT_NAMES,
   OPERATOR_ANSWER_NAMES,
   type AnswerOfOperator,
+  type Condition,
   type EventKind,
   type JobEvent,
 } from '@keen-gauge/core/calendar/job-events';
@@ -13,11 +16,13 @@ import { ServerProblem } from '../api/client';
 import { Button } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
+import { NumberInput } from '../kit/NumberInput';
 import { Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
 
-const KINDS = EVENT_KINDS.filter((kind) => kind !== 'withdrawn');
+/** What is entered here; a job is closed where everything owed is seen. */
+const KINDS = EVENT_KINDS.filter((kind) => kind !== 'withdrawn' && kind !== 'closed' && kind !== 'reopened');
 const WITH_REFERENCE: readonly EventKind[] = ['sent', 'answered', 'notice-sent', 'fuse-visit-asked', 'unloop-asked'];
 
 /** Enters what happened, or when the vehicle arrives. */
@@ -31,9 +36,12 @@ export function EventForm({
   const [kind, setKind] = useState<EventKind>('sent');
   const [day, setDay] = useState(today);
   const [answer, setAnswer] = useState<AnswerOfOperator>('accepted');
+  const [condition, setCondition] = useState<Condition>('fuse-visit');
+  const [limitA, setLimit] = useState<number>();
   const [reference, setReference] = useState('');
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
+  const conditional = kind === 'answered' && answer === 'accepted-if';
   const add = async (): Promise<void> => {
     setProblem(null);
     try {
@@ -43,6 +51,8 @@ export function EventForm({
         day,
         details: {
           ...(kind === 'answered' ? { answer } : {}),
+          ...(conditional ? { condition } : {}),
+          ...(conditional && condition === 'limit' && limitA !== undefined ? { limitA } : {}),
           ...(reference.trim() !== '' && WITH_REFERENCE.includes(kind) ? { reference: reference.trim() } : {}),
           ...(note.trim() === '' ? {} : { note: note.trim() }),
         },
@@ -76,6 +86,17 @@ export function EventForm({
             options={ANSWERS_OF_OPERATOR.map((value) => ({ value, label: OPERATOR_ANSWER_NAMES[value] }))}
             onChange={setAnswer}
           />
+        )}
+        {conditional && (
+          <Select
+            label="On what condition"
+            value={condition}
+            options={CONDITIONS.map((value) => ({ value, label: CONDITION_NAMES[value] }))}
+            onChange={setCondition}
+          />
+        )}
+        {conditional && condition === 'limit' && (
+          <NumberInput label="Held to" unit="A" least={0} most={3000} value={limitA} onChange={setLimit} />
         )}
         {WITH_REFERENCE.includes(kind) && (
           <TextInput label="The operator’s reference" value={reference} onChange={setReference} maxLength={100} />

@@ -7,7 +7,8 @@ CREATE TABLE submissions (
   job_id uuid NOT NULL REFERENCES jobs,
   -- A pack is handed in once.
   pack_id uuid NOT NULL UNIQUE REFERENCES packs,
-  address text NOT NULL,
+  -- Of the meter point; where that area's packs go is for whoever runs the server to say, and may change.
+  area text NOT NULL,
   state text NOT NULL DEFAULT 'waiting' CHECK (state IN ('waiting', 'handed-in', 'answered', 'returned', 'stopped')),
   -- Counted when it is taken up: what an instance began and never ended has been tried.
   attempts integer NOT NULL DEFAULT 0,

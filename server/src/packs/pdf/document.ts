@@ -1,5 +1,6 @@
 import type { PackContent, SignedBy } from '@keen-gauge/core/pack/compose';
 import { figureText } from '@keen-gauge/core/pack/rows';
+import { SIGNATURE_FIELD, strokePath, type Signature } from '@keen-gauge/core/pack/signature';
 import { drawLineupOn } from './lineup';
 import { photosOn, type PrintedPicture } from './photos';
 import { Page, WIDTH } from './page';
@@ -42,6 +43,18 @@ export async function packPdf(
       [WIDTH * 0.28, WIDTH * 0.38, WIDTH * 0.34],
     );
   }
+  if (content.changed) {
+    page.heading(2, `Changed since ${content.changed.since}`);
+    if (content.changed.lines.length === 0) page.paragraph('Nothing this document says.');
+    page.table(
+      content.changed.lines.map(({ section, label: name, was, is }) => [
+        { text: `${section}: ${name}`, style: { quiet: true } },
+        { text: is ?? 'said no more', style: { face: 'bold' as const } },
+        { text: was === undefined ? 'not said before' : `was: ${was}`, style: { quiet: true, size: 9 } },
+      ]),
+      [WIDTH * 0.28, WIDTH * 0.38, WIDTH * 0.34],
+    );
+  }
   if (content.lineup.rows.length > 0) {
     page.heading(2, 'Supply line-up, from the street');
     drawLineupOn(page, content.lineup);
@@ -67,6 +80,7 @@ export async function packPdf(
       face: 'bold',
     },
   );
+  if (content.signature) signatureOn(page, content.signature, signedBy.name);
   page.heading(2, 'Annex: working');
   for (const figure of content.workings) {
     page.paragraph(`${figure.label}: ${figureText(figure)}`, { face: 'bold' });
@@ -83,4 +97,19 @@ export async function packPdf(
   return page.finish(
     (at, of) => `Pack ${label.number} · page ${at} of ${of} · fingerprint ${label.fingerprint.slice(0, 16)}`,
   );
+}
+
+const SIGNATURE_WIDTH = 180;
+
+/** The signature as it was drawn, or the name as it was typed. */
+function signatureOn(page: Page, { kind, name, strokes = [] }: Signature, signer: string): void {
+  if (kind === 'typed') {
+    page.paragraph(`Signature, typed: ${name ?? ''}`);
+    return;
+  }
+  const scale = SIGNATURE_WIDTH / SIGNATURE_FIELD.width;
+  page.drawn(SIGNATURE_FIELD.height * scale + 6, `Signature of ${signer}, drawn by hand`, (doc) => {
+    doc.scale(scale).lineWidth(3).lineCap('round').lineJoin('round').strokeColor('#17212b');
+    for (const stroke of strokes) if (stroke.length > 1) doc.path(strokePath(stroke)).stroke();
+  });
 }

@@ -1,0 +1,41 @@
+import useSWR from 'swr';
+import { call, fetcher } from './client';
+
+export interface Conversation {
+  readonly id: string;
+  readonly packId: string;
+  readonly packNumber: number;
+  readonly state: 'waiting' | 'handed-in' | 'answered' | 'returned' | 'stopped';
+  readonly attempts: number;
+  readonly reference: string | null;
+  readonly askedBy: string;
+  readonly askedAt: string;
+  readonly messages: readonly {
+    readonly at: string;
+    readonly direction: 'out' | 'in' | 'trouble';
+    readonly says: string;
+  }[];
+}
+
+export interface Conversations {
+  /** Whether there is a link to the operator of this job’s area. */
+  readonly linked: boolean;
+  readonly conversations: readonly Conversation[];
+}
+
+const of = (jobId: string): string => `/jobs/${jobId}/submissions`;
+const QUICK_MS = 2000;
+const SLOW_MS = 30_000;
+
+/** What was handed in of a job and what came back; looked at often while something is under way. */
+export function useConversations(jobId: string) {
+  return useSWR<Conversations, Error>(of(jobId), fetcher, {
+    refreshInterval: (latest) =>
+      latest?.conversations.some(({ state }) => state === 'waiting' || state === 'handed-in') ? QUICK_MS : SLOW_MS,
+  });
+}
+
+export const handIn = (jobId: string, id: string, packId: string): Promise<Conversations> =>
+  call('POST', of(jobId), { id, packId });
+export const stopHandingIn = (jobId: string, id: string): Promise<Conversations> =>
+  call('POST', `${of(jobId)}/${id}/stop`);

@@ -1,0 +1,139 @@
+import { nextStep } from '@keen-gauge/core/calendar/next-step';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useEvents } from '../api/events';
+import { packNumber, usePacks } from '../api/packs';
+import { problemWords } from '../api/problem-words';
+import { handIn, stopHandingIn, useConversations, type Conversation, type Conversations } from '../api/submissions';
+import { BareButton, MainButton } from '../kit/Button';
+import { Notice } from '../kit/Notice';
+import { Panel, Row, Stack } from '../kit/Panel';
+import { STATION_NAMES } from '../stations/station-names';
+import { useSurvey } from '../survey/SurveyContext';
+
+const STATES: Readonly<Record<Conversation['state'], string>> = {
+  waiting: 'Waiting to be handed in',
+  'handed-in': 'With the operator',
+  answered: 'Answered',
+  returned: 'Sent back',
+  stopped: 'Stopped',
+};
+const VOICES = { out: 'We', in: 'The operator', trouble: 'Trouble' } as const;
+
+/** The newest pack handed in over the operator’s link, everything said about it, and what the answer makes the next step. */
+export function OperatorPanel() {
+  const { job } = useSurvey();
+  const { data, error, mutate } = useConversations(job.id);
+  const { data: packs } = usePacks(job.id);
+  const { data: events, mutate: lookAtEvents } = useEvents(job.id);
+  const [problem, setProblem] = useState<string | null>(null);
+  const newest = packs?.packs[0];
+  const sent = data?.conversations.find(({ packId }) => packId === newest?.id);
+  const step = events ? nextStep(events.events) : null;
+
+  // The outbox enters what was said as dates of the job: they are looked at again when something new was said.
+  const said = data?.conversations.reduce((count, { messages }) => count + messages.length, 0) ?? 0;
+  useEffect(() => {
+    if (said > 0) void lookAtEvents();
+  }, [said, lookAtEvents]);
+
+  const act = async (work: () => Promise<Conversations>): Promise<void> => {
+    setProblem(null);
+    try {
+      await mutate(await work(), false);
+    } catch (failed) {
+      setProblem(problemWords(failed));
+    }
+  };
+  if (!newest) return null;
+  const mayHandIn = data?.linked && !sent && newest.route !== 'hold';
+  return (
+    <Panel aria-label="With the operator">
+      <h2>With the operator</h2>
+      {error && !data && <Notice kind="act" title="What was handed in could not be loaded." />}
+      {data && !data.linked && data.conversations.length === 0 && (
+        <p className="quiet">
+          There is no link to the operator of this area. Send the pack by hand, then enter the day and its reference at{' '}
+          <Link to={`/jobs/${job.id}/route`}>{STATION_NAMES.route}</Link>.
+        </p>
+      )}
+      {mayHandIn && (
+        <Stack style={{ '--gap': '0.4rem' }}>
+          <p className="quiet">
+            {packNumber(newest.number)} goes to the operator of this area in the background; this page need not stay
+            open. It is handed in once, however often the line falls.
+          </p>
+          <Row>
+            <MainButton onPress={() => void act(() => handIn(job.id, crypto.randomUUID(), newest.id))}>
+              Hand {packNumber(newest.number)} in
+            </MainButton>
+          </Row>
+        </Stack>
+      )}
+      {problem !== null && (
+        <div role="alert">
+          <Notice kind="act" title={problem} />
+        </div>
+      )}
+      {step && data && data.conversations.length > 0 && (
+        <Notice kind="act" title="Next step">
+          {step.says} <Link to={`/jobs/${job.id}/${step.station}`}>{STATION_NAMES[step.station]}</Link>
+        </Notice>
+      )}
+      <div aria-live="polite">
+        {data?.conversations.map((conversation) => (
+          <OneConversation
+            key={conversation.id}
+            conversation={conversation}
+            onStop={() => void act(() => stopHandingIn(job.id, conversation.id))}
+          />
+        ))}
+      </div>
+    </Panel>
+  );
+}
+
+function OneConversation({
+  conversation: { packNumber: number, state, reference, attempts, askedBy, askedAt, messages },
+  onStop,
+}: {
+  readonly conversation: Conversation;
+  readonly onStop: () => void;
+}) {
+  const name = packNumber(number);
+  return (
+    <Stack
+      as="section"
+      aria-label={`Conversation about ${name}`}
+      style={{ '--gap': '0.35rem', paddingBottom: '0.7rem' }}
+    >
+      <Row>
+        <strong className="figures">{name}</strong>
+        <span>{STATES[state]}</span>
+        {reference !== null && <span className="figures">{reference}</span>}
+        {state === 'waiting' && (
+          <>
+            {attempts > 1 && <span className="quiet">tried {attempts} times, tried again by itself</span>}
+            <BareButton aria-label={`Stop handing in ${name}`} onPress={onStop}>
+              Stop
+            </BareButton>
+          </>
+        )}
+      </Row>
+      <Stack as="ol" style={{ '--gap': '0.25rem', listStyle: 'none', padding: 0, margin: 0 }}>
+        <li>
+          <span className="quiet">{moment(askedAt)}</span> {askedBy} asked for it to be handed in.
+        </li>
+        {messages.map(({ at, direction, says }, index) => (
+          <li key={index}>
+            <span className="quiet">{moment(at)}</span> <strong>{VOICES[direction]}:</strong> {says}
+          </li>
+        ))}
+      </Stack>
+    </Stack>
+  );
+}
+
+function moment(at: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'medium' }).format(new Date(at));
+}

@@ -1,0 +1,51 @@
+import {
+  letter,
+  LETTER_NAMES,
+  LETTERS,
+  usualLetter,
+  type LetterFacts,
+  type LetterKind,
+} from '@keen-gauge/core/pack/letters';
+import { daysOf, standing } from '@keen-gauge/core/calendar/job-events';
+import { useState } from 'react';
+import { useEvents } from '../../api/events';
+import { jobNumber } from '../../api/jobs';
+import { LetterView } from '../../kit/LetterView';
+import { Panel } from '../../kit/Panel';
+import { Select } from '../../kit/Select';
+import { useSurvey } from '../../survey/SurveyContext';
+
+/** Letters to the operator, written from the survey as it is now; the one that suits it is shown first. */
+export function LettersPanel() {
+  const { survey, assessment, pack, me, job } = useSurvey();
+  const { data } = useEvents(job.id);
+  const [chosen, setChosen] = useState<LetterKind>();
+  const events = data?.events ?? [];
+  const facts: LetterFacts = {
+    survey,
+    assessment,
+    pack,
+    from: me,
+    jobNumber: jobNumber(job.number),
+    commissionedOn: daysOf(events).commissionedOn,
+    reference: standing(events)
+      .flatMap(({ details }) => details.reference ?? [])
+      .at(-1),
+  };
+  const kind = chosen ?? usualLetter(facts);
+  return (
+    <Panel aria-label="Letters to the operator">
+      <h2>Letters to the operator</h2>
+      <p className="quiet">Written from the survey as it is now. Nothing is sent from here.</p>
+      <div style={{ maxWidth: '24rem' }}>
+        <Select
+          label="Which letter"
+          value={kind}
+          options={LETTERS.map((value) => ({ value, label: LETTER_NAMES[value] }))}
+          onChange={setChosen}
+        />
+      </div>
+      <LetterView letter={letter(kind, facts)} fileName={`${jobNumber(job.number)}-${kind}`} />
+    </Panel>
+  );
+}
