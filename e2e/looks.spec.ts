@@ -14,6 +14,7 @@ const STATIONS = [
   'Circuit and protection',
   'Route',
   'Pack',
+  'After the job',
 ];
 
 /** Stations that between them have every kind of notice, mark, tile, bar and table. */
@@ -101,6 +102,9 @@ test('axe finds nothing on what is behind the stations', async ({ page }) => {
   await page.getByRole('link', { name: 'The firm’s own' }).click();
   await page.getByRole('button', { name: 'Add equipment' }).click();
   await check('the firm’s own');
+  await page.getByRole('link', { name: /^Rules/ }).click();
+  await page.getByRole('button', { name: /^Copy Great Britain, usual/ }).click();
+  await check('rules');
 });
 
 test('axe finds nothing where a job has more to show, in any light', async ({ page }) => {
@@ -147,7 +151,7 @@ test('on a 360 px phone nothing is wider than the screen, and the walk is at han
   await fits('jobs');
   await page.getByRole('link', { name: /Fold Yard/ }).click();
   for (const station of STATIONS) {
-    await page.getByRole('button', { name: / of 10: / }).click();
+    await page.getByRole('button', { name: / of 11: / }).click();
     await page.getByRole('dialog').getByRole('link', { name: station }).click();
     await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
     await fits(station);
@@ -160,7 +164,7 @@ test('on a 360 px phone nothing is wider than the screen, and the walk is at han
   ] as const) {
     await page.goto('/');
     await page.getByRole('link', { name: new RegExp(job) }).click();
-    await page.getByRole('button', { name: / of 10: / }).click();
+    await page.getByRole('button', { name: / of 11: / }).click();
     await page.getByRole('dialog').getByRole('link', { name: station }).click();
     await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
     await fits(`${station}, ${job}`);

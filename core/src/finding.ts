@@ -14,6 +14,7 @@ export const STATIONS = [
   'circuit',
   'route',
   'pack',
+  'after',
 ] as const;
 export type Station = (typeof STATIONS)[number];
 

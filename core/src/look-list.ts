@@ -30,7 +30,8 @@ const LAST = [
 ] as const;
 
 /** Fields that are read in the maker’s data rather than on site. */
-const IN_DATA = /^proposals\.(rcd|typeTested|canExport|ratedA|pen$|circuit\.(bothDirections|deviceRatingA|cableType))/;
+const IN_DATA =
+  /^proposals\.(rcd|typeTested|canExport|ratedA|startingA|harmonics|exportA|pen$|circuit\.(bothDirections|deviceRatingA|cableType))/;
 const AT_PARKING = /^proposals\.(position|dataLink|pen\.)/;
 const ALONG_ROUTE = /^proposals\.circuit/;
 

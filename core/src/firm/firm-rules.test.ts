@@ -5,6 +5,7 @@ import { rulePack } from '../rules/catalogue';
 import { settledSurvey } from '../testing/settled-survey';
 import { rulesFor, type FirmRules } from './firm-rules';
 import { HouseRules, operatorPackFaults, toRulePack, type OperatorPack } from './operator-pack';
+import { FirmChecklists } from './checklists';
 import { FirmTerms } from './option-terms';
 
 const hill: OperatorPack = {
@@ -20,6 +21,7 @@ const rules = (house: Partial<HouseRules>, packs: readonly OperatorPack[] = [hil
   house: { ...new HouseRules(), ...house },
   packs,
   terms: new FirmTerms(),
+  checklists: new FirmChecklists(),
 });
 /** Area 97; its last digit checks. */
 const NUMBER = '9700000012340';

@@ -2,6 +2,7 @@ import { meterPoint } from '../route/meter-point';
 import { rulePack } from '../rules/catalogue';
 import { gbDefault } from '../rules/gb-default';
 import type { RulePack } from '../rules/rule-pack';
+import type { FirmChecklists } from './checklists';
 import { withFirmTerms, type FirmTerms } from './option-terms';
 import { toRulePack, type HouseRules, type OperatorPack } from './operator-pack';
 
@@ -10,6 +11,7 @@ export interface FirmRules {
   readonly house: HouseRules;
   readonly packs: readonly OperatorPack[];
   readonly terms: FirmTerms;
+  readonly checklists: FirmChecklists;
 }
 
 /** The rules a survey is judged by: its area's where one is set, the firm's default otherwise, under the house rules. */

@@ -6,7 +6,7 @@ import type { Bound, ReadingKind } from '../survey/words';
 /** What a kind of reading is, and between which values nobody would look twice. */
 export interface ReadingForm {
   readonly name: string;
-  readonly unit: 'Ω' | 'kA' | 'V' | 'A' | 'MΩ';
+  readonly unit: 'Ω' | 'kA' | 'V' | 'A' | 'MΩ' | 'ms';
   readonly likely: readonly [number, number];
   readonly why: string;
   readonly station: Station;
@@ -54,14 +54,35 @@ export const READING_FORMS: Readonly<Record<ReadingKind, ReadingForm>> = {
     unit: 'MΩ',
     likely: [1, 1000000],
     why: 'under 1 MΩ is below what a sound circuit shows',
-    station: 'charger',
+    station: 'after',
   },
   'loop-impedance-circuit': {
     name: 'Loop impedance Zs',
     unit: 'Ω',
     likely: [0.05, 20],
     why: 'a circuit adds to the supply’s own impedance',
-    station: 'charger',
+    station: 'after',
+  },
+  'r1-r2': {
+    name: 'R1 + R2',
+    unit: 'Ω',
+    likely: [0.01, 10],
+    why: 'a circuit in a building has between 0.01 and 10 Ω',
+    station: 'after',
+  },
+  'r1-rn': {
+    name: 'R1 + Rn',
+    unit: 'Ω',
+    likely: [0.01, 10],
+    why: 'a circuit in a building has between 0.01 and 10 Ω',
+    station: 'after',
+  },
+  'rcd-time': {
+    name: 'RCD trip time',
+    unit: 'ms',
+    likely: [4, 500],
+    why: 'RCDs trip within half a second, and none at once',
+    station: 'after',
   },
 };
 

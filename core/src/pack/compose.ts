@@ -8,6 +8,7 @@ import type { Survey } from '../survey/survey';
 import { NATION_NAMES, PREMISES_NAMES } from '../survey/words';
 import type { Figure } from '../worked';
 import { circuitSections, circuitWorkings, feederSection } from './circuit-sections';
+import { afterSection, testSections } from './after-sections';
 import { choiceSection, commissioningSections, trialSections } from './decision-sections';
 import { earthingSection } from './earthing-section';
 import { equipmentSection, requestSection } from './equipment-sections';
@@ -107,11 +108,13 @@ function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, sign
       ...circuitSections(proposal, assessment),
       ...trialSections(proposal, survey, assessment, pack),
       ...commissioningSections(proposal, pack),
+      ...testSections(survey, assessment, proposal, pack),
     ]),
     ...assessment.feeders.map((feeder) => feederSection(feeder)),
     requestSection(survey),
     choiceSection(survey),
     routeSection(assessment),
+    afterSection(survey),
     findingsSection(assessment),
   ].filter(({ rows }) => rows.length > 0);
 }

@@ -167,6 +167,8 @@ function equipment({ proposals }: Survey): string[] {
       `- ${equipmentName(each)}`,
       each.makeAndModel ?? 'make and model not recorded yet',
       each.ratedA === undefined ? 'rating not known' : `${each.ratedA} A${each.phases === 3 ? ', three-phase' : ''}`,
+      each.limiter.kind === 'fixed' && each.limiter.fixedA !== undefined ? `held to ${each.limiter.fixedA} A` : '',
+      each.limiter.kind === 'clamp' ? 'managed by clamp' : '',
       each.registerReference === undefined ? '' : `register reference ${each.registerReference}`,
     ]
       .filter(Boolean)

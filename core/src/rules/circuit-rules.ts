@@ -60,6 +60,12 @@ export interface CircuitRules {
   }>;
   readonly deviceRatingsA: Ruled<readonly number[]>;
   readonly rcd: Ruled<{ readonly residualMa: number; readonly leakageSharePercent: number }>;
+  /** Insulation at 500 V between live conductors and earth. */
+  readonly leastInsulationMOhm: Ruled<number>;
+  /** Longest trip time of an RCD at its rated residual current. */
+  readonly rcdTripMs: Ruled<number>;
+  /** What the devices usual in homes break. */
+  readonly deviceBreakingKA: Ruled<number>;
   readonly touchLimitV: Ruled<number>;
   readonly longestSurgeLeadsM: Ruled<number>;
   readonly heightBandM: Ruled<readonly [number, number]>;

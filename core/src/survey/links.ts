@@ -33,6 +33,7 @@ export function linkFaults(survey: Survey): Fault[] {
       ...sizeFaults(`$.loads[${index}]`, load),
     ]),
     ...survey.readings.flatMap(({ nodeId }, index) => danglingFault(`$.readings[${index}].nodeId`, nodeId, nodeIds)),
+    // A reading of equipment that has gone stays a reading: nothing measured is thrown away with it.
     ...(survey.generation ?? []).flatMap(({ nodeId }, index) =>
       danglingFault(`$.generation[${index}].nodeId`, nodeId, nodeIds),
     ),

@@ -1,3 +1,4 @@
+import { Tested } from './after';
 import { NewCircuit } from './circuit';
 import { CLAMP_LINKS, type ClampLink } from './circuit-words';
 import {
@@ -133,6 +134,8 @@ export class Proposal extends NewCircuit {
   @OneOf(PARKING) parking?: Parking;
   @OneOf(OPEN_PEN_METHODS) openPen?: OpenPenMethod;
   @Text(40) interlock?: string;
+  /** What was seen of its circuit when it was tested. */
+  @Part(() => Tested) tested?: Tested;
 }
 
 /** What is asked of the operator besides the connection of the new equipment. */

@@ -1,4 +1,5 @@
 import { Equals } from 'class-validator';
+import { AfterJob } from './after';
 import { Driver, OptionChoice } from './driver';
 import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
@@ -49,5 +50,6 @@ export class Survey {
   @Part(() => OptionChoice) choice?: OptionChoice;
   @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
+  @Part(() => AfterJob) after?: AfterJob;
   @Text(5000) notes?: string;
 }

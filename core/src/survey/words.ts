@@ -104,6 +104,9 @@ export const READING_KINDS = [
   'electrode-resistance',
   'insulation-resistance',
   'loop-impedance-circuit',
+  'r1-r2',
+  'r1-rn',
+  'rcd-time',
 ] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 

@@ -82,6 +82,7 @@ describe('the database itself keeps firms apart', () => {
     'submissions',
     'submission_messages',
     'event_attachments',
+    'firm_checklists',
   ])('%s: nothing without a firm, nothing of another', async (table) => {
     expect((await bench.app.query(`SELECT * FROM ${table}`)).rowCount).toBe(0);
     const seen = await inFirm(bench.app, firm(1), (db) => db.query(`SELECT * FROM ${table}`));

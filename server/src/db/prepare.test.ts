@@ -40,6 +40,7 @@ describe('preparing a database', () => {
       '009_calendar_feeds.sql',
       '010_rules.sql',
       '011_submissions.sql',
+      '012_checklists.sql',
     ]);
     await client.end();
   });

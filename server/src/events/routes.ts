@@ -13,7 +13,8 @@ import type { Pool, PoolClient } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
-import { invalid, notFound } from '../http/problem';
+import { invalid, notFound, Problem } from '../http/problem';
+import { owedBy } from './owed';
 import { jobById } from '../jobs/queries';
 import { eventsOf, insertEvent } from './queries';
 
@@ -67,6 +68,14 @@ export function eventRoutes(pool: Pool): Router {
       const known = await eventsOf(db, jobId);
       if (kind === 'withdrawn' && !known.some((each) => each.id === details.withdraws && each.kind !== 'withdrawn'))
         throw invalid([{ path: '$.withdraws', wrong: 'is no entry of this job', expected: 'the id of one' }]);
+      if (kind === 'closed' && !details.note) {
+        const owed = await owedBy(db, jobId);
+        if (owed.length > 0)
+          throw new Problem(422, 'Something is owed', 'Say why it is closed all the same, or see to what is owed.', {
+            owed,
+            faults: [{ path: '$.note', wrong: 'is missing', expected: 'why it is closed with something owed' }],
+          });
+      }
       await insertEvent(db, askerOf(request), { id, jobId, kind, day, details });
       return eventsOf(db, jobId);
     });

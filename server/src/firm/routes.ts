@@ -1,4 +1,5 @@
 import { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
+import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import { Router } from 'express';
 import type { Pool } from 'pg';
@@ -7,6 +8,7 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { profilesOf, putProfile, putTerms, termsOf } from './queries';
+import { firmRules, putChecklists } from './rules';
 
 /** What a firm sets for itself: its kinds of charging equipment, and what options cost and how long they take. */
 export function firmRoutes(pool: Pool): Router {
@@ -26,6 +28,17 @@ export function firmRoutes(pool: Pool): Router {
       return profilesOf(db);
     });
     response.status(201).json({ profiles });
+  });
+
+  router.post('/checklists', async (request, response) => {
+    const asker = askerOf(request);
+    const checklists = bodyAs(FirmChecklists, request.body);
+    const rules = await inFirm(pool, asker, async (db) => {
+      await putChecklists(db, asker, checklists);
+      await audit(db, asker, null, 'checklists-changed', { ...checklists });
+      return firmRules(db);
+    });
+    response.status(201).json({ rules });
   });
 
   router.get('/terms', async (request, response) => {

@@ -1,4 +1,5 @@
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import { HouseRules, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import type { PoolClient } from 'pg';
@@ -10,18 +11,21 @@ export async function firmRules(db: PoolClient): Promise<FirmRules> {
     defaultPackId: string;
     house: HouseRules | null;
     terms: FirmTerms | null;
+    checklists: FirmChecklists | null;
     packs: OperatorPack[];
   }>(
-    `SELECT f.rule_pack_id AS "defaultPackId", h.rules AS house, t.terms,
+    `SELECT f.rule_pack_id AS "defaultPackId", h.rules AS house, t.terms, c.checklists,
             coalesce((SELECT jsonb_agg(newest.pack ORDER BY newest.pack->>'title')
                         FROM (SELECT DISTINCT ON (id) pack FROM operator_packs ORDER BY id, version DESC) newest), '[]') AS packs
-       FROM firms f LEFT JOIN house_rules h ON h.firm_id = f.id LEFT JOIN firm_terms t ON t.firm_id = f.id`,
+       FROM firms f LEFT JOIN house_rules h ON h.firm_id = f.id LEFT JOIN firm_terms t ON t.firm_id = f.id
+            LEFT JOIN firm_checklists c ON c.firm_id = f.id`,
   );
   const [row] = found.rows;
   return {
     house: row?.house ?? { ...new HouseRules(), defaultPackId: row?.defaultPackId ?? new HouseRules().defaultPackId },
     packs: row?.packs ?? [],
     terms: row?.terms ?? new FirmTerms(),
+    checklists: row?.checklists ?? new FirmChecklists(),
   };
 }
 
@@ -66,5 +70,13 @@ export async function putHouseRules(db: PoolClient, asker: Asker, house: HouseRu
     `INSERT INTO house_rules (firm_id, rules, changed_by) VALUES ($1, $2, $3)
      ON CONFLICT (firm_id) DO UPDATE SET rules = $2, changed_by = $3, changed_at = now()`,
     [asker.firmId, JSON.stringify(house), asker.personId],
+  );
+}
+
+export async function putChecklists(db: PoolClient, asker: Asker, checklists: FirmChecklists): Promise<void> {
+  await db.query(
+    `INSERT INTO firm_checklists (firm_id, checklists, changed_by) VALUES ($1, $2, $3)
+     ON CONFLICT (firm_id) DO UPDATE SET checklists = $2, changed_by = $3, changed_at = now()`,
+    [asker.firmId, JSON.stringify(checklists), asker.personId],
   );
 }

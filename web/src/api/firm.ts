@@ -1,4 +1,5 @@
 import type { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
+import type { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import type { HouseRules, OperatorPack } from '@keen-gauge/core/firm/operator-pack';
 import type { FirmTerms } from '@keen-gauge/core/firm/option-terms';
@@ -23,6 +24,8 @@ export const putFirmTerms = (terms: FirmTerms): Promise<{ terms: FirmTerms }> =>
 /** House rules, and the firm's own packs; both answer with every rule the firm works to now. */
 export const putHouseRules = (house: HouseRules): Promise<{ rules: FirmRules }> =>
   call('POST', '/firm/rules/house', house);
+export const putChecklists = (checklists: FirmChecklists): Promise<{ rules: FirmRules }> =>
+  call('POST', '/firm/checklists', checklists);
 export const putOperatorPack = ({ id, ...pack }: OperatorPack): Promise<{ rules: FirmRules }> =>
   call('POST', `/firm/rules/packs/${id}`, pack);
 

@@ -1,6 +1,8 @@
-import { Link } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { Stack } from '../kit/Panel';
+import type { Me } from '../api/me';
+import { ChecklistsPanel } from './ChecklistsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { TermsPanel } from './TermsPanel';
@@ -13,6 +15,7 @@ const Page = styled.main`
 
 /** What a firm sets for itself: the charging equipment it fits, and what the options cost it. */
 export default function FirmPage() {
+  const me = useOutletContext<Me>();
   return (
     <Page id="main">
       <Stack>
@@ -28,6 +31,7 @@ export default function FirmPage() {
         </p>
         <EquipmentPanel />
         <TermsPanel />
+        <ChecklistsPanel me={me} />
         <FirmRecordPanel />
       </Stack>
     </Page>

@@ -23,7 +23,8 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       const words =
         answer in OPERATOR_ANSWER_NAMES ? `: ${OPERATOR_ANSWER_NAMES[answer as AnswerOfOperator].toLowerCase()}` : '';
       const reference = of('reference') === '' ? '' : `, reference ${of('reference')}`;
-      return `${name}${words}, ${dayWords(of('day'))}${reference}`;
+      const note = of('note') === '' ? '' : `; ${of('note')}`;
+      return `${name}${words}, ${dayWords(of('day'))}${reference}${note}`;
     }
     case 'hold-overridden':
       return `Hold overridden for ${of('fault')} by ${of('by')}${because}`;
@@ -49,6 +50,14 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Rule pack “${of('title')}” saved as version ${of('version')}`;
     case 'house-rules-changed':
       return `Rules set: ${of('defaultPackId')}${details['alwaysAsk'] === true ? ', always ask first' : ''}${areasText(details['areas'])}`;
+    case 'checklists-changed':
+      return 'Checklists set';
+    case 'hand-in-asked':
+      return `${of('pack')} put in the outbox for the operator`;
+    case 'hand-in-stopped':
+      return `Handing in of ${of('pack')} stopped`;
+    case 'attachment-added':
+      return `Attached: ${of('name')}`;
     case 'feed-made':
       return 'Calendar address made';
     case 'feed-revoked':

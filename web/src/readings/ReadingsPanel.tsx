@@ -17,15 +17,23 @@ const LAST_INSTRUMENT = 'keen-gauge-last-instrument';
 export function ReadingsPanel({
   kinds,
   nodeId,
+  proposalId,
+  shown,
+  title = 'Readings',
 }: {
   readonly kinds: readonly ReadingKind[];
   readonly nodeId?: string | undefined;
+  /** The new equipment whose circuit is tested. */
+  readonly proposalId?: string;
+  /** Only these of those kinds; left out, all. */
+  readonly shown?: ReadonlySet<string>;
+  readonly title?: string;
 }) {
   const { survey, me } = useSurvey();
   const set = useSet();
   const { data } = useInstruments();
   const [fresh, setFresh] = useState<string>();
-  const taken = survey.readings.filter(({ kind }) => kinds.includes(kind));
+  const taken = survey.readings.filter(({ id, kind }) => kinds.includes(kind) && (shown?.has(id) ?? true));
 
   const take = (kind: ReadingKind): void => {
     const id = freshId('reading');
@@ -38,6 +46,7 @@ export function ReadingsPanel({
       takenBy: me.name,
       takenAt: new Date().toISOString(),
       ...(nodeId === undefined ? {} : { nodeId }),
+      ...(proposalId === undefined ? {} : { proposalId }),
       ...(instrument ? { instrument: instrumentName(instrument) } : {}),
       ...(instrument?.calibrationDue ? { calibrationDue: instrument.calibrationDue } : {}),
     };
@@ -46,8 +55,8 @@ export function ReadingsPanel({
   };
 
   return (
-    <Panel aria-label="Readings">
-      <h2>Readings</h2>
+    <Panel aria-label={title}>
+      <h2>{title}</h2>
       {taken.length > 0 && (
         <Stack style={{ '--gap': '0.8rem' }}>
           {taken.map((reading) => (

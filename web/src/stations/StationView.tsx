@@ -11,6 +11,7 @@ import { RouteStation } from './route/RouteStation';
 
 const ChargerStation = lazy(() => import('./charger/ChargerStation'));
 const CircuitStation = lazy(() => import('./circuit/CircuitStation'));
+const AfterStation = lazy(() => import('./after/AfterStation'));
 const PackStation = lazy(() => import('./pack/PackStation'));
 
 /** The station at hand. */
@@ -46,6 +47,12 @@ export function StationView({ station }: { readonly station: Station }) {
       return (
         <Suspense fallback={<Waiting />}>
           <PackStation />
+        </Suspense>
+      );
+    case 'after':
+      return (
+        <Suspense fallback={<Waiting />}>
+          <AfterStation />
         </Suspense>
       );
   }

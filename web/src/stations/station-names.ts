@@ -12,6 +12,7 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   circuit: 'Circuit and protection',
   route: 'Route',
   pack: 'Pack',
+  after: 'After the job',
 };
 
 /** Who can answer a question, in words. */

@@ -3,6 +3,7 @@ import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { Footprints } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useOwed } from '../survey/use-owed';
 import { STATION_NAMES } from '../stations/station-names';
 import { workAt, type StationWork } from './work';
 
@@ -118,13 +119,14 @@ export interface WalkProps {
 
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
+  const owed = useOwed()?.length;
   const toAsk = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
     <Rail aria-label="Stations">
       <End aria-hidden>the street</End>
       <Stops>
         {STATIONS.map((station) => {
-          const work = workAt(station, assessment, missing);
+          const work = workAt(station, assessment, missing, owed);
           return (
             <li key={station}>
               <Stop

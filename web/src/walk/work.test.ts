@@ -7,7 +7,9 @@ import { workAt } from './work';
 describe('what is open at each station', () => {
   it('of a blank survey: every station has something, and its words say how much', () => {
     const assessment = assess(blankSurvey(), gbDefault);
-    for (const station of STATIONS) expect(workAt(station, assessment, 3).open).toBeGreaterThan(0);
+    for (const station of STATIONS) expect(workAt(station, assessment, 3, 5).open).toBeGreaterThan(0);
+    expect(workAt('after', assessment, 3, 5)).toEqual({ open: 5, words: '5 owed', danger: false });
+    expect(workAt('after', assessment, 3, 0).words).toBe('nothing owed');
     expect(workAt('pack', assessment, 3)).toEqual({ open: 3, words: '3 missing', danger: false });
     expect(workAt('route', assessment, 3).words).toBe(`${assessment.route.triggers.length} reasons`);
     expect(workAt('loop', assessment, 3)).toEqual({ open: 1, words: '1 to ask', danger: false });

@@ -8,13 +8,15 @@ export interface StationWork {
   readonly danger: boolean;
 }
 
-/** What is open at each station: its findings; at the route its reasons, at the pack what is missing. */
-export function workAt(station: Station, assessment: Assessment, missing: number): StationWork {
+/** What is open at each station: its findings; at the route its reasons, at the pack what is missing, after the job what is owed. */
+export function workAt(station: Station, assessment: Assessment, missing: number, owed?: number): StationWork {
   if (station === 'route') {
     const { triggers, way } = assessment.route;
     const words = triggers.length === 0 ? 'settled' : `${triggers.length} reason${triggers.length === 1 ? '' : 's'}`;
     return { open: triggers.length, words, danger: way === 'hold' };
   }
+  if (station === 'after' && owed !== undefined)
+    return { open: owed, words: owed === 0 ? 'nothing owed' : `${owed} owed`, danger: false };
   if (station === 'pack')
     return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
   if (station === 'circuit' && assessment.circuits.length === 0)

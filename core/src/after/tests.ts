@@ -1,0 +1,163 @@
+import type { CircuitAssessment } from '../circuit/charger-circuit';
+import { READING_FORMS, readingText } from '../intake/readings';
+import type { RulePack } from '../rules/rule-pack';
+import { equipmentName } from '../survey/kinds';
+import type { Proposal } from '../survey/proposal';
+import type { Reading } from '../survey/reading';
+import type { Survey } from '../survey/survey';
+import type { ReadingKind } from '../survey/words';
+import { exceeds, written } from '../worked';
+
+/** What is measured of a new circuit once it is fitted, in the order it is measured in. */
+export const TEST_KINDS = [
+  'r1-r2',
+  'r1-rn',
+  'insulation-resistance',
+  'loop-impedance-circuit',
+  'prospective-fault-current',
+  'rcd-time',
+] as const satisfies readonly ReadingKind[];
+export type TestKind = (typeof TEST_KINDS)[number];
+
+/** One test of one circuit, judged against its limit. */
+export interface JudgedTest {
+  readonly id: TestKind | 'polarity' | 'works';
+  readonly title: string;
+  /** As it was shown; “not taken” where it was not. */
+  readonly measured: string;
+  readonly limit: string;
+  readonly state: 'passes' | 'fails' | 'not-known';
+  /** Why, where it is not plain. */
+  readonly says: string;
+}
+
+interface Limit {
+  readonly says: string;
+  /** Null where there is nothing to hold it against. */
+  readonly most: number | null;
+  readonly least: number | null;
+  readonly why?: string;
+}
+
+/** The readings that belong to one circuit: those that name it, and those that name none where there is only one. */
+export function testsOf(survey: Survey, proposal: Proposal): readonly Reading[] {
+  const only = survey.proposals.length === 1;
+  return survey.readings.filter(
+    ({ proposalId, kind, nodeId }) =>
+      proposalId === proposal.id ||
+      // Fault current at the intake is no test of the circuit.
+      (only && proposalId === undefined && (kind !== 'prospective-fault-current' || nodeId === proposal.nodeId)),
+  );
+}
+
+/** Every test a new circuit needs, judged; a bound counts for what it is: “> 999” is above 999, and proves nothing about a most. */
+export function judgeTests(
+  survey: Survey,
+  circuit: CircuitAssessment | undefined,
+  proposal: Proposal,
+  pack: RulePack,
+): JudgedTest[] {
+  const readings = testsOf(survey, proposal);
+  const limits = limitsOf(circuit, survey, readings, pack);
+  return [
+    ...TEST_KINDS.map((kind): JudgedTest => {
+      const taken = readings.filter((each) => each.kind === kind && each.value !== undefined);
+      const title = READING_FORMS[kind].name;
+      const limit = limits[kind];
+      if (taken.length === 0)
+        return { id: kind, title, measured: 'not taken', limit: limit.says, state: 'not-known', says: '' };
+      const verdicts = taken.map((reading) => judged(reading, limit));
+      const state = (['fails', 'not-known', 'passes'] as const).find((each) => verdicts.includes(each)) ?? 'passes';
+      return {
+        id: kind,
+        title,
+        measured: taken.map(readingText).join(', '),
+        limit: limit.says,
+        state,
+        says:
+          state === 'not-known' ? (limit.why ?? 'the instrument shows only a bound, and the limit lies beyond it') : '',
+      };
+    }),
+    answered('polarity', 'Polarity', proposal.tested?.polarity),
+    answered('works', 'Works as intended', proposal.tested?.works),
+  ];
+}
+
+function answered(id: 'polarity' | 'works', title: string, answer: 'yes' | 'no' | 'unknown' | undefined): JudgedTest {
+  const state = answer === 'yes' ? 'passes' : answer === 'no' ? 'fails' : 'not-known';
+  const measured = answer === 'yes' ? 'right' : answer === 'no' ? 'wrong' : 'not looked at';
+  return { id, title, measured, limit: 'right', state, says: '' };
+}
+
+function judged({ value = 0, bound = 'exact' }: Reading, { most, least }: Limit): JudgedTest['state'] {
+  if (most !== null) {
+    if (bound !== 'below' && exceeds(value, most)) return 'fails';
+    if (bound === 'above' || (bound === 'below' && exceeds(value, most))) return 'not-known';
+  }
+  if (least !== null) {
+    if (bound !== 'above' && exceeds(least, value)) return 'fails';
+    if (bound === 'below' || (bound === 'above' && exceeds(least, value))) return 'not-known';
+  }
+  return most === null && least === null ? 'not-known' : 'passes';
+}
+
+function limitsOf(
+  circuit: CircuitAssessment | undefined,
+  survey: Survey,
+  readings: readonly Reading[],
+  pack: RulePack,
+): Readonly<Record<TestKind, Limit>> {
+  const loopMost = circuit?.loopLimit.value ?? null;
+  const ze = survey.earthing.zeOhm ?? exact(survey.readings, 'loop-impedance-external');
+  const room = loopMost === null || ze === null ? null : Math.max(0, loopMost - ze);
+  const r1r2 = exact(readings, 'r1-r2');
+  const open = (why: string): Limit => ({ says: 'not known', most: null, least: null, why });
+  return {
+    // What is measured cold has to leave room for the supply's own impedance.
+    'r1-r2': room === null ? open('Ze or the largest loop impedance is not known') : atMost(room, 'Ω, Zs less Ze'),
+    'r1-rn': r1r2 === null ? open('R1 + R2 is not measured, and nothing else says what it should be') : plausible(r1r2),
+    'insulation-resistance': atLeast(pack.circuit.leastInsulationMOhm.value, 'MΩ'),
+    'loop-impedance-circuit':
+      loopMost === null ? open('the largest loop impedance is not known') : atMost(loopMost, 'Ω'),
+    'prospective-fault-current': atMost(pack.circuit.deviceBreakingKA.value, 'kA, what usual devices break'),
+    'rcd-time': atMost(pack.circuit.rcdTripMs.value, 'ms at its rated residual current'),
+  };
+}
+
+/** Line and neutral are the same conductor in a radial circuit, and the protective one no thicker: R1 + Rn is no more than R1 + R2. */
+function plausible(r1r2: number): Limit {
+  return { ...atMost(r1r2 * 1.05, ''), says: `no more than R1 + R2, ${written(r1r2)} Ω` };
+}
+
+function atMost(most: number, unit: string): Limit {
+  return { says: `at most ${written(most)} ${unit}`, most, least: null };
+}
+
+function atLeast(least: number, unit: string): Limit {
+  return { says: `at least ${written(least)} ${unit}`, most: null, least };
+}
+
+function exact(readings: readonly Reading[], kind: ReadingKind): number | null {
+  const values = readings.flatMap(({ kind: each, value, bound = 'exact' }) =>
+    each === kind && value !== undefined && bound === 'exact' ? [value] : [],
+  );
+  return values.length === 0 ? null : Math.max(...values);
+}
+
+/** Every new circuit’s tests, under its name. */
+export function allTests(
+  survey: Survey,
+  circuits: readonly CircuitAssessment[],
+  pack: RulePack,
+): { readonly proposalId: string; readonly name: string; readonly tests: readonly JudgedTest[] }[] {
+  return survey.proposals.map((proposal) => ({
+    proposalId: proposal.id,
+    name: equipmentName(proposal),
+    tests: judgeTests(
+      survey,
+      circuits.find(({ proposalId }) => proposalId === proposal.id),
+      proposal,
+      pack,
+    ),
+  }));
+}

@@ -1,0 +1,56 @@
+import { judgeTests, testsOf } from '../after/tests';
+import type { Assessment } from '../assessment';
+import { CHECKLIST_NAMES } from '../firm/checklists';
+import type { RulePack } from '../rules/rule-pack';
+import { CHECKLISTS } from '../survey/after';
+import { equipmentName } from '../survey/kinds';
+import type { Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import { NOT_KNOWN, row, type Section } from './rows';
+
+const VERDICTS = { passes: 'passes', fails: 'FAILS', 'not-known': 'not judged' } as const;
+
+/** What was measured of a new circuit with its limits; nothing before anything was. */
+export function testSections(survey: Survey, { circuits }: Assessment, proposal: Proposal, pack: RulePack): Section[] {
+  const readings = testsOf(survey, proposal).filter(({ proposalId }) => proposalId === proposal.id);
+  if (readings.length === 0 && proposal.tested === undefined) return [];
+  const tests = judgeTests(
+    survey,
+    circuits.find(({ proposalId }) => proposalId === proposal.id),
+    proposal,
+    pack,
+  );
+  const takenBy = [...new Set(readings.flatMap(({ takenBy: by }) => by ?? []))].join(', ');
+  const instruments = [...new Set(readings.flatMap(({ instrument }) => instrument ?? []))].join(', ');
+  return [
+    {
+      title: `Tests: ${equipmentName(proposal)}`,
+      rows: [
+        ...tests.map(({ title, measured, limit, state }) => row(title, measured, `${limit}: ${VERDICTS[state]}`)),
+        row('Taken by', takenBy === '' ? undefined : takenBy, instruments),
+      ],
+    },
+  ];
+}
+
+/** What was seen to after the work; nothing before anything was. */
+export function afterSection({ after }: Survey): Section {
+  const ticks = after?.ticks?.filter(({ answer }) => answer !== undefined) ?? [];
+  return {
+    title: 'After the work',
+    rows: [
+      ...(after?.certificateNumber === undefined ? [] : [row('Certificate number', after.certificateNumber)]),
+      ...(after?.nextInspectionOn === undefined ? [] : [row('Next inspection on', after.nextInspectionOn)]),
+      ...CHECKLISTS.flatMap((list) => {
+        const seen = ticks.filter((tick) => tick.list === list);
+        return seen.map(({ text, answer, by, at }) =>
+          row(
+            CHECKLIST_NAMES[list],
+            text ?? NOT_KNOWN,
+            [answer === 'done' ? 'done' : 'does not apply', by, at?.slice(0, 10)].filter(Boolean).join(', '),
+          ),
+        );
+      }),
+    ],
+  };
+}

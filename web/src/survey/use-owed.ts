@@ -1,0 +1,26 @@
+import { owedOf, type Owed } from '@keen-gauge/core/after/owed';
+import { useMemo } from 'react';
+import { useEvents } from '../api/events';
+import { usePacks } from '../api/packs';
+import { useSurvey } from './SurveyContext';
+
+/** What the job at hand still owes; undefined until it is known what happened to it. */
+export function useOwed(): readonly Owed[] | undefined {
+  const { job, me, survey, assessment, pack } = useSurvey();
+  const { data: events } = useEvents(job.id);
+  const { data: packs } = usePacks(job.id);
+  return useMemo(
+    () =>
+      events && packs
+        ? owedOf({
+            survey,
+            assessment,
+            pack,
+            events: events.events,
+            checklists: me.rules.checklists,
+            packs: packs.packs.length,
+          })
+        : undefined,
+    [survey, assessment, pack, events, packs, me.rules.checklists],
+  );
+}
