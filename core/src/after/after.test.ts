@@ -60,6 +60,13 @@ describe('tests of a new circuit', () => {
     expect(verdicts([reading('rcd-time', 300, 'above')])['rcd-time']).toBe('not-known');
     expect(verdicts([reading('rcd-time', 301, 'above')])['rcd-time']).toBe('fails');
   });
+  it('fault current up to 6 kA is sure, up to 16 kA the board’s data decide, above that it fails', () => {
+    const at = (value: number) => {
+      const own = { ...reading('prospective-fault-current', value) };
+      return verdicts([own])['prospective-fault-current'];
+    };
+    expect([at(6), at(6.1), at(16), at(16.1)]).toEqual(['passes', 'not-known', 'not-known', 'fails']);
+  });
   it('the worst of several counts', () => {
     const two = [reading('rcd-time', 28), reading('rcd-time', 340)];
     expect(verdicts(two)['rcd-time']).toBe('fails');

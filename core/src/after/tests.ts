@@ -36,6 +36,8 @@ interface Limit {
   /** Null where there is nothing to hold it against. */
   readonly most: number | null;
   readonly least: number | null;
+  /** Above this it is not sure: something that is not recorded decides. */
+  readonly sureUpTo?: number;
   readonly why?: string;
 }
 
@@ -89,10 +91,11 @@ function answered(id: 'polarity' | 'works', title: string, answer: 'yes' | 'no' 
   return { id, title, measured, limit: 'right', state, says: '' };
 }
 
-function judged({ value = 0, bound = 'exact' }: Reading, { most, least }: Limit): JudgedTest['state'] {
+function judged({ value = 0, bound = 'exact' }: Reading, { most, least, sureUpTo }: Limit): JudgedTest['state'] {
   if (most !== null) {
     if (bound !== 'below' && exceeds(value, most)) return 'fails';
     if (bound === 'above' || (bound === 'below' && exceeds(value, most))) return 'not-known';
+    if (sureUpTo !== undefined && exceeds(value, sureUpTo)) return 'not-known';
   }
   if (least !== null) {
     if (bound !== 'above' && exceeds(least, value)) return 'fails';
@@ -119,7 +122,7 @@ function limitsOf(
     'insulation-resistance': atLeast(pack.circuit.leastInsulationMOhm.value, 'MΩ'),
     'loop-impedance-circuit':
       loopMost === null ? open('the largest loop impedance is not known') : atMost(loopMost, 'Ω'),
-    'prospective-fault-current': atMost(pack.circuit.deviceBreakingKA.value, 'kA, what usual devices break'),
+    'prospective-fault-current': faultCurrent(pack),
     'rcd-time': atMost(pack.circuit.rcdTripMs.value, 'ms at its rated residual current'),
   };
 }
@@ -127,6 +130,18 @@ function limitsOf(
 /** Line and neutral are the same conductor in a radial circuit, and the protective one no thicker: R1 + Rn is no more than R1 + R2. */
 function plausible(r1r2: number): Limit {
   return { ...atMost(r1r2 * 1.05, ''), says: `no more than R1 + R2, ${written(r1r2)} Ω` };
+}
+
+/** What a device breaks by itself is sure; beyond that the board with the fuse before it has to be declared for it. */
+function faultCurrent({ circuit }: RulePack): Limit {
+  const [alone, together] = circuit.breakingKA.value;
+  return {
+    says: `${alone} kA for usual devices, ${together} kA for a board declared for it`,
+    most: together,
+    least: null,
+    sureUpTo: alone,
+    why: `above ${alone} kA the board has to be declared for it with the fuse before it: look at its data`,
+  };
 }
 
 function atMost(most: number, unit: string): Limit {

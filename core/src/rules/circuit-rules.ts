@@ -64,8 +64,8 @@ export interface CircuitRules {
   readonly leastInsulationMOhm: Ruled<number>;
   /** Longest trip time of an RCD at its rated residual current. */
   readonly rcdTripMs: Ruled<number>;
-  /** What the devices usual in homes break. */
-  readonly deviceBreakingKA: Ruled<number>;
+  /** What usual devices break by themselves, and the most a board may stand with the fuse before it. */
+  readonly breakingKA: Ruled<readonly [number, number]>;
   readonly touchLimitV: Ruled<number>;
   readonly longestSurgeLeadsM: Ruled<number>;
   readonly heightBandM: Ruled<readonly [number, number]>;

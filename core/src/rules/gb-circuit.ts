@@ -51,7 +51,10 @@ export const gbCircuit: CircuitRules = {
   rcd: { value: { residualMa: 30, leakageSharePercent: 30 }, source: 'BS 7671 722.531.3, 531.3.2' },
   leastInsulationMOhm: { value: 1, source: 'BS 7671 table 64' },
   rcdTripMs: { value: 300, source: 'BS 7671 643.8, BS EN 61008, BS EN 61009: not time-delayed' },
-  deviceBreakingKA: { value: 6, source: 'BS EN 60898, usual devices; up to 16 kA conditionally in a whole board' },
+  breakingKA: {
+    value: [6, 16],
+    source: 'BS EN 60898, usual devices; BS EN 61439-3 annex ZB, conditional rating of a board',
+  },
   touchLimitV: { value: 50, source: 'BS 7671 411.5.3' },
   longestSurgeLeadsM: { value: 0.5, source: 'BS 7671 534.4.8' },
   heightBandM: { value: [0.75, 1.2], source: 'house rule: within reach standing or seated' },

@@ -33,7 +33,7 @@ export interface DeskAnswer {
 export type Asked =
   { readonly kind: 'told'; readonly answers: readonly DeskAnswer[]; readonly pollAfterS: number } | Trouble;
 
-const PATIENCE_MS = 15_000;
+const PATIENCE_MS = 12_000;
 
 export async function handIn(address: string, key: string, bundle: Buffer): Promise<HandedIn> {
   const came = await call(new URL('submissions', base(address)), {

@@ -13,7 +13,7 @@ import { askAfter, handIn, type DeskAnswer, type Trouble } from './desk-client';
 import { addMessage, addTrouble, settle, submissionById, type Submission } from './queries';
 
 /** Longer than the desk is waited for: only an instance that died lets a claim run out. */
-const LEASE_S = 60;
+const LEASE_S = 20;
 const LONGEST_WAIT_S = 15 * 60;
 
 export interface Outbox {

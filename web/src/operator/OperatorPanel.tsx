@@ -37,6 +37,12 @@ export function OperatorPanel() {
     if (said > 0) void lookAtEvents();
   }, [said, lookAtEvents]);
 
+  // Where the newest pack can go is asked anew for each.
+  const newestId = newest?.id;
+  useEffect(() => {
+    if (newestId !== undefined) void mutate();
+  }, [newestId, mutate]);
+
   const act = async (work: () => Promise<Conversations>): Promise<void> => {
     setProblem(null);
     try {

@@ -1,0 +1,199 @@
+import { expect, goTo, newJob, saved, signIn, test } from './journey';
+
+test('every item that is missing leads to the field that has it', async ({ page }) => {
+  test.slow();
+  await signIn(page);
+  await newJob(page, '7 Missing Lane');
+  await goTo(page, 'New equipment');
+  await page.getByRole('button', { name: 'Add something else' }).click();
+  await page.getByRole('menuitem', { name: 'Heat pump' }).click();
+  await saved(page);
+  await goTo(page, 'Pack');
+  const list = page.getByRole('region', { name: 'What it will be' });
+  const targets = await list
+    .getByRole('link')
+    .evaluateAll((links) => links.map((link) => link.getAttribute('href') ?? ''));
+  const fields = targets.filter((target) => target.includes('?at='));
+  expect(fields.length).toBeGreaterThan(targets.length / 2);
+  const lost: string[] = [];
+  for (const target of fields) {
+    await page.goto(target);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    const wanted = new URL(target, 'http://x').searchParams.get('at') ?? '';
+    const arrived = await page
+      .waitForFunction(
+        (path) => {
+          const at = document.activeElement?.closest('[data-field]')?.getAttribute('data-field') ?? '';
+          return at !== '' && (path === at || path.startsWith(`${at}.`));
+        },
+        wanted,
+        { timeout: 4000 },
+      )
+      .then(
+        () => true,
+        () => false,
+      );
+    if (!arrived) lost.push(wanted);
+  }
+  expect(lost).toEqual([]);
+});
+
+test('a heat pump: what the operator asks, its demand counted in full, its own reasons', async ({ page }) => {
+  await signIn(page);
+  await newJob(page, '8 Warm Lane');
+  await goTo(page, 'New equipment');
+  await page.getByRole('button', { name: 'Add something else' }).click();
+  await page.getByRole('menuitem', { name: 'Heat pump' }).click();
+  const panel = page.getByRole('region', { name: 'Heat pump', exact: true });
+  await panel.getByLabel('Rated current, each phase').fill('16');
+  await panel.getByLabel('Starting current, each phase').fill('14');
+  await expect(page.getByText('Heat pump: starts with 14 A and runs with 16 A.')).toBeVisible();
+  await panel.getByLabel('Starting current, each phase').fill('24');
+  await panel.getByRole('button', { name: /Harmonics and flicker/ }).click();
+  await page.getByRole('option', { name: 'Neither' }).click();
+  await goTo(page, 'Route');
+  await expect(page.getByRole('region', { name: 'Route' })).toContainText('keeps no limits of harmonics and flicker');
+  await goTo(page, 'New equipment');
+  await page.getByRole('button', { name: 'Add something else' }).click();
+  await page.getByRole('menuitem', { name: 'PV' }).click();
+  await page.getByRole('region', { name: 'PV', exact: true }).getByLabel('Sends back at most, each phase').fill('20');
+  await goTo(page, 'Loads');
+  await page.getByRole('button', { name: 'There is none' }).click();
+  await goTo(page, 'Route');
+  await expect(page.getByRole('region', { name: 'Route' })).toContainText('More than 16 A a phase may be sent back');
+});
+
+test('tests judged, lists seen to, a job closed with a reason and opened again', async ({ page }) => {
+  await signIn(page);
+  const path = await newJob(page, '9 After Lane');
+  await goTo(page, 'New equipment');
+  await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
+  await goTo(page, 'After the job');
+  await page.getByRole('button', { name: 'Enter the day' }).click();
+  await expect(page.getByRole('region', { name: 'Commissioned' })).toContainText('The notice is due by');
+  const tests = page.getByRole('region', { name: 'Tests of Vehicle charger' });
+  await tests.getByRole('button', { name: 'Insulation resistance' }).click();
+  await tests.getByLabel('Insulation resistance, MΩ').fill('> 999');
+  const row = (name: string) => tests.getByRole('row', { name: new RegExp(name) });
+  await expect(row('Insulation resistance')).toContainText('Passes');
+  await tests.getByRole('button', { name: 'RCD trip time' }).click();
+  await tests.getByLabel('RCD trip time, ms').fill('340');
+  await expect(row('RCD trip time')).toContainText('Fails');
+  await expect(row('Loop impedance Zs')).toContainText('Not judged');
+  await tests
+    .getByRole('radiogroup', { name: /Polarity/ })
+    .getByRole('radio', { name: 'Yes' })
+    .check({ force: true });
+  await expect(row('Polarity')).toContainText('Passes');
+
+  const labels = page.getByRole('region', { name: 'Labels' });
+  await labels
+    .getByRole('radiogroup', { name: 'RCD test notice' })
+    .getByRole('radio', { name: 'Done' })
+    .check({ force: true });
+  await expect(labels).toContainText('1 of 6 seen to');
+  await expect(labels).toContainText('Maren');
+  await saved(page);
+
+  const closing = page.getByRole('region', { name: 'Closing the job' });
+  await expect(closing.getByRole('list', { name: 'Owed' })).toContainText('The survey is not signed off.');
+  await expect(closing.getByRole('button', { name: 'Close the job' })).toBeDisabled();
+  await closing.getByLabel('Why close it with something owed?').fill('The customer has moved away.');
+  await closing.getByRole('button', { name: 'Close the job' }).click();
+  await expect(closing).toContainText('The customer has moved away.');
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /9 After Lane/ })).toContainText('Closed');
+  await page.goto(`${path.replace(/\/place$/, '')}/after`);
+  await closing.getByRole('button', { name: 'Open it again' }).click();
+  await expect(closing.getByRole('button', { name: 'Close the job' })).toBeVisible();
+});
+
+test('rules of the firm’s own: a pack copied, changed, compared, put over an area; house rule; the record says so', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/firm/rules');
+  await page.getByRole('button', { name: 'Copy Great Britain, usual operator terms' }).click();
+  const form = page.getByRole('region', { name: 'Rule pack being written' });
+  await form.getByLabel('Name of the pack').fill('The fell network');
+  await form.getByLabel('Where its terms come from').fill('its letter of May');
+  await form.getByLabel(/^Maximum demand from which the operator is asked/).fill('80');
+  await form.getByRole('button', { name: 'Save as version 1' }).click();
+  await expect(page.getByRole('group', { name: 'The fell network' })).toContainText('Version 1 over gb-default');
+
+  const compare = page.getByRole('region', { name: 'Two packs side by side' });
+  await compare.getByRole('button', { name: /The other$/ }).click();
+  await page.getByRole('option', { name: 'The fell network' }).click();
+  await expect(compare).toContainText('1 line differs.');
+  await expect(compare.getByRole('row', { name: /Maximum demand/ })).toContainText('80 A');
+
+  const which = page.getByRole('region', { name: 'Which rules hold' });
+  await which.getByLabel('Rules of their own for the area').fill('95');
+  await expect(which).toContainText('held by nobody');
+  await which.getByRole('button', { name: 'Add the area' }).click();
+  await which.getByRole('button', { name: /^.*Area 95/ }).click();
+  await page.getByRole('option', { name: 'The fell network' }).click();
+  await which.getByRole('button', { name: 'Save which rules hold' }).click();
+  await expect(which).toContainText('Saved.');
+  await page.goto('/firm');
+  await expect(page.getByRole('region', { name: 'Record of changes' })).toContainText(
+    'Rule pack “The fell network” saved as version 1',
+  );
+
+  // A surveyor reads them and changes nothing.
+  await page.getByRole('button', { name: /^Sign out/ }).click();
+  await signIn(page, 'isla');
+  await page.goto('/firm/rules');
+  await expect(page.getByText('Rules are changed by the firm’s supervisors.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Copy/ })).toHaveCount(0);
+});
+
+test('a signature is drawn, the second pack says what changed, an answer by hand keeps its letter', async ({
+  page,
+}) => {
+  await signIn(page);
+  await newJob(page, '10 Signed Lane');
+  await page.getByLabel('Postcode').fill('ZZ1 1ZZ');
+  await goTo(page, 'Pack');
+  await page.getByLabel('Why sign it with items missing?').fill('Early.');
+  await expect(page.getByRole('button', { name: 'Sign off and freeze' })).toBeDisabled();
+  await page.getByRole('radio', { name: 'Drawing' }).check({ force: true });
+  const field = page.getByRole('img', { name: 'Draw your signature here' });
+  await field.scrollIntoViewIfNeeded();
+  const box = await field.boundingBox();
+  if (!box) throw new Error('no field');
+  await page.mouse.move(box.x + 40, box.y + 90);
+  await page.mouse.down();
+  for (let at = 0; at < 20; at += 1) await page.mouse.move(box.x + 40 + at * 12, box.y + 90 + 30 * Math.sin(at));
+  await page.mouse.up();
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  const packs = page.getByRole('region', { name: 'Packs' });
+  await expect(packs.getByText(/^P-\d+/)).toHaveCount(1, { timeout: 20_000 });
+  await goTo(page, 'Place and meter point');
+  await page.getByLabel('Town').fill('Netherby');
+  await saved(page);
+  await goTo(page, 'Pack');
+  await page.getByLabel('Why sign it with items missing?').fill('Still early.');
+  await page.getByLabel('Type your name to sign').fill('M. Oakhanger');
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await expect(packs.getByText(/^Changed since P-\d+: 1 lines?$/)).toBeVisible({ timeout: 20_000 });
+
+  const letters = page.getByRole('region', { name: 'Letters to the operator' });
+  await letters.getByRole('button', { name: /Which letter$/ }).click();
+  await page.getByRole('option', { name: 'Request: un-looping' }).click();
+  await expect(letters.getByLabel('Message')).toHaveValue(/service of its own/);
+
+  await goTo(page, 'Route');
+  const dates = page.getByRole('region', { name: 'Dates' });
+  await dates.getByRole('button', { name: 'Enter it' }).click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    dates.getByRole('button', { name: /^Attach to: Sent to the operator/ }).click(),
+  ]);
+  await chooser.setFiles({ name: 'letter.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.4 letter') });
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    dates.getByRole('link', { name: 'letter.pdf' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('letter.pdf');
+});

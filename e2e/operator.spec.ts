@@ -1,0 +1,185 @@
+import type { Page } from '@playwright/test';
+import { rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { prepareDatabase, startServer } from '../scripts/machine/instance.mjs';
+import { startOperatorDesk } from '../scripts/machine/operator-desk.mjs';
+import { startThrowaway } from '../scripts/machine/postgres.mjs';
+import { expect, goTo, newJob, signIn, test } from './journey';
+
+/** The desk is one for all: these run one after the other. */
+test.describe.configure({ mode: 'serial' });
+
+const DESK = process.env['E2E_DESK'] ?? '';
+
+interface Handed {
+  readonly reference: string;
+  readonly site: string;
+  readonly times: number;
+  readonly answers: readonly unknown[];
+}
+
+async function setDesk(change: object, desk = DESK): Promise<readonly Handed[]> {
+  const response = await fetch(`${desk}/desk`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(change),
+  });
+  expect(response.status).toBe(200);
+  return ((await response.json()) as { handed: readonly Handed[] }).handed;
+}
+
+/** A new job with its address, signed with everything else open, and its pack handed in. */
+async function signedJob(page: Page, place: string): Promise<void> {
+  await newJob(page, place);
+  await page.getByLabel('Address', { exact: true }).fill(place);
+  await goTo(page, 'Pack');
+  await page.getByLabel('Why sign it with items missing?').fill('Asked for early.');
+  await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await page.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
+}
+
+const conversation = (page: Page) => page.getByRole('region', { name: 'With the operator' });
+
+for (const [verdict, words, next, enter] of [
+  [{ answer: 'accepted' }, 'Accepted', 'Fit and commission', null],
+  [
+    { answer: 'accepted-if', condition: 'fuse-visit', note: 'We come to the fuse first.' },
+    'Accepted on a condition. We come to the fuse first.',
+    'The operator comes to the fuse first',
+    ['Fuse changed', 'Fit and commission'],
+  ],
+  [
+    { answer: 'accepted-if', condition: 'limit', limitA: 16 },
+    'Accepted on a condition',
+    'Set the equipment to 16 A at most',
+    null,
+  ],
+  [
+    { answer: 'asks-for-more', note: 'A photograph of the cut-out, please.' },
+    'Asks for more. A photograph of the cut-out, please.',
+    'sign off again and send the new pack',
+    null,
+  ],
+  [{ answer: 'un-loop-first' }, 'Un-loop first', 'Ask for the un-looping', ['Un-looping asked for', 'is asked for']],
+  [
+    { answer: 'refused', note: 'The street cannot carry it.' },
+    'Refused. The street cannot carry it.',
+    'Look at the options again',
+    null,
+  ],
+] as const)
+  test(`answered: ${JSON.stringify(verdict)}, and the job’s next step follows`, async ({ page }) => {
+    await setDesk({ mood: 'well', answerNext: verdict, workingDays: 10, secondsPerDay: 0.25 });
+    await signIn(page);
+    const place = `${Math.floor(Math.random() * 1e6)} Answer Row`;
+    await signedJob(page, place);
+    await expect(conversation(page)).toContainText(/reference DESK-\d{5}/, { timeout: 15_000 });
+    // Ten working days of a quarter of a second, and the weekends among them.
+    await expect(conversation(page)).toContainText(`The operator: ${words}`, { timeout: 40_000 });
+    await expect(conversation(page)).toContainText(next);
+    expect((await setDesk({})).filter(({ site }) => site.startsWith(place))).toMatchObject([{ times: 1 }]);
+
+    await goTo(page, 'Route');
+    const dates = page.getByRole('region', { name: 'Dates' });
+    await expect(dates.getByRole('list', { name: 'Entered' })).toContainText('over the operator’s link');
+    await expect(dates).toContainText(next);
+    if (enter) {
+      const [what, then] = enter;
+      await dates.getByRole('button', { name: /What happened$/ }).click();
+      await page.getByRole('option', { name: what, exact: true }).click();
+      await dates.getByRole('button', { name: 'Enter it' }).click();
+      await expect(dates).toContainText(then);
+    }
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: new RegExp(place) })).toContainText('Answered');
+  });
+
+test('two instances on one database serve the same job, and the pack is handed in once', async ({ page, browser }) => {
+  test.slow();
+  await setDesk({ mood: 'well', answerNext: { answer: 'accepted' }, secondsPerDay: 86_400 });
+  const other = await startServer(process.env['E2E_APP_DATABASE_URL'] ?? '', 4980, 'error', `*=${DESK}`);
+  const second = await browser.newPage({ baseURL: other.url });
+  try {
+    await signIn(page);
+    const place = `${Math.floor(Math.random() * 1e6)} Twin Street`;
+    await newJob(page, place);
+    const path = new URL(page.url()).pathname.replace(/\/place$/, '');
+    await signIn(second);
+    await second.goto(`${path}/place`);
+    await second.getByLabel('Address', { exact: true }).fill(place);
+    await expect(second.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+    await page.goto(`${path}/place`);
+    await expect(page.getByLabel('Address', { exact: true })).toHaveValue(place);
+    await goTo(page, 'Pack');
+    await page.getByLabel('Why sign it with items missing?').fill('Both of us.');
+    await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
+    await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+    await second.goto(`${path}/pack`);
+    await second.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
+    await expect(conversation(second)).toContainText(/reference DESK-\d{5}/, { timeout: 20_000 });
+    await page.reload();
+    for (const each of [page, second])
+      await expect(conversation(each)).toContainText(/reference DESK-\d{5}/, { timeout: 40_000 });
+    expect((await setDesk({})).filter(({ site }) => site.startsWith(place))).toMatchObject([{ times: 1 }]);
+  } finally {
+    await second.close();
+    await other.stop();
+  }
+});
+
+test('the desk out of order, the server killed in the middle, the desk killed: nothing is lost and nothing sent twice', async ({
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  const file = join(tmpdir(), `desk-${process.pid}.json`);
+  const database = await startThrowaway();
+  let desk = await startOperatorDesk(4990, { file });
+  const appUrl = prepareDatabase(database.url, { demo: true });
+  let server = await startServer(appUrl, 4970, 'error', desk.addresses);
+  const page = await browser.newPage({ baseURL: server.url });
+  try {
+    await setDesk({ mood: 'down', answerNext: { answer: 'accepted' }, workingDays: 200, secondsPerDay: 1 }, desk.url);
+    await signIn(page);
+    const place = '3 Outage Lane';
+    await signedJob(page, place);
+    await expect(conversation(page)).toContainText('Trouble: It is out of order (503).', { timeout: 20_000 });
+
+    // In order again but slow: the server is killed while it waits for the desk, which takes the pack in all the same.
+    await setDesk({ mood: 'slow' }, desk.url);
+    const submissions = `/api${new URL(page.url()).pathname.replace('/pack', '/submissions')}`;
+    await expect
+      .poll(async () => (await page.request.get(submissions)).text(), { intervals: [100], timeout: 30_000 })
+      .toContain('"underWay":true');
+    await server.stop('SIGKILL');
+    await expect.poll(async () => (await setDesk({}, desk.url)).length, { timeout: 15_000 }).toBe(1);
+    await setDesk({ mood: 'well' }, desk.url);
+    const { port } = server;
+    server = await startServer(appUrl, port, 'error', desk.addresses);
+    expect(server.port).toBe(port);
+    // The claim of the instance that died runs out first.
+    await expect(conversation(page)).toContainText(/reference DESK-\d{5}/, { timeout: 60_000 });
+    expect(await setDesk({}, desk.url)).toMatchObject([{ times: 2 }]);
+
+    // Now the desk dies; it comes back with everything it had.
+    const at = desk.port;
+    await desk.stop('SIGKILL');
+    await page.waitForTimeout(3000);
+    desk = await startOperatorDesk(at, { file });
+    expect(desk.port).toBe(at);
+    await expect(conversation(page)).toContainText('Trouble: It cannot be reached.', { timeout: 20_000 });
+    await setDesk({ skipDays: 300 }, desk.url);
+    await expect(conversation(page)).toContainText('The operator: Accepted', { timeout: 40_000 });
+    await goTo(page, 'Route');
+    const entered = page.getByRole('list', { name: 'Entered' });
+    await expect(entered.getByText('Sent to the operator')).toHaveCount(1);
+    await expect(entered.getByText('Answered by the operator')).toHaveCount(1);
+  } finally {
+    await page.close();
+    await server.stop();
+    await desk.stop();
+    database.stop();
+    rmSync(file, { force: true });
+  }
+});

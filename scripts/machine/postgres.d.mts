@@ -1,0 +1,5 @@
+export interface RunningDatabase {
+  readonly url: string;
+  readonly stop: () => void;
+}
+export function startThrowaway(): Promise<RunningDatabase>;
