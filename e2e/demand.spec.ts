@@ -1,6 +1,6 @@
 import { DIALECTS, logLines, type Dialect } from '../standins/logger';
 import type { Page } from '@playwright/test';
-import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+import { choose, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
 import { pdfText } from './pdf';
 
 function logOf(dialect: Dialect, days = 9): { name: string; mimeType: string; buffer: Buffer } {
@@ -105,7 +105,7 @@ test('demand by each basis moves the gauge, the route and the pack; a wrong gues
   await goTo(page, 'Pack');
   await saved(page);
   await page.getByLabel('Why sign it with items missing?').fill('For the test.');
-  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await signOff(page);
   const packs = page.getByRole('region', { name: 'Packs' });
   const [file] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
   const { text } = await pdfText(await file.path());

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+import { choose, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
 import { pdfText } from './pdf';
 
 const SHAPES: readonly [string, readonly string[]][] = [
@@ -162,7 +162,7 @@ test('a hold, its release with a name and a reason, and the tree and photographs
   await goTo(page, 'Pack');
   await saved(page);
   await page.getByLabel('Why sign it with items missing?').fill('For the operator’s engineer.');
-  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await signOff(page);
   const packs = page.getByRole('region', { name: 'Packs' });
   const [file] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
   const { text, pictures } = await pdfText(await file.path());

@@ -49,6 +49,13 @@ export async function choose(page: Page, question: string, answer: string): Prom
     .check({ force: true });
 }
 
+/** Signs what is there by typing a name; with a reason where something is missing. */
+export async function signOff(page: Page, reason?: string): Promise<void> {
+  if (reason !== undefined) await page.getByLabel('Why sign it with items missing?').fill(reason);
+  await page.getByLabel('Type your name to sign').fill('M. Oakhanger');
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+}
+
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
 }

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { prepareDatabase, startServer } from '../scripts/machine/instance.mjs';
 import { startOperatorDesk } from '../scripts/machine/operator-desk.mjs';
 import { startThrowaway } from '../scripts/machine/postgres.mjs';
-import { expect, goTo, newJob, signIn, test } from './journey';
+import { expect, goTo, newJob, signIn, signOff, test } from './journey';
 
 /** The desk is one for all: these run one after the other. */
 test.describe.configure({ mode: 'serial' });
@@ -34,9 +34,7 @@ async function signedJob(page: Page, place: string): Promise<void> {
   await newJob(page, place);
   await page.getByLabel('Address', { exact: true }).fill(place);
   await goTo(page, 'Pack');
-  await page.getByLabel('Why sign it with items missing?').fill('Asked for early.');
-  await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
-  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await signOff(page, 'Asked for early.');
   await page.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
 }
 
@@ -113,9 +111,7 @@ test('two instances on one database serve the same job, and the pack is handed i
     await page.goto(`${path}/place`);
     await expect(page.getByLabel('Address', { exact: true })).toHaveValue(place);
     await goTo(page, 'Pack');
-    await page.getByLabel('Why sign it with items missing?').fill('Both of us.');
-    await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
-    await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+    await signOff(page, 'Both of us.');
     await second.goto(`${path}/pack`);
     await second.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
     await expect(conversation(second)).toContainText(/reference DESK-\d{5}/, { timeout: 20_000 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
+import { choose, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
 import { pdfText } from './pdf';
 
 test('from the street to a notice: every station, the gauge, the route, sign-off, PDF and JSON', async ({ page }) => {
@@ -22,7 +22,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await page.getByLabel('Town').fill('Netherby');
     await page.getByLabel('Postcode').fill('ZZ1 3WC');
     await choose(page, 'Nation', 'England');
-    await expect(page.getByRole('link', { name: 'Place and meter point 1 to ask' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Place and meter point settled' })).toBeVisible();
   });
 
   await test.step('intake and cut-out', async () => {
@@ -120,12 +120,24 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await goTo(page, 'Pack');
     await expect(page.getByText('Nothing is missing.')).toBeVisible();
     await saved(page);
-    await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+    await signOff(page);
     const packs = page.getByRole('region', { name: 'Packs' });
     await expect(packs).toContainText('Notice of new equipment');
     const [pdf] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
-    const { text, tagged, pages } = await pdfText(await pdf.path());
-    expect(tagged).toBe(true);
+    const { text, tagged, pages, pageTexts, tags, alternatives, fontsEmbedded } = await pdfText(await pdf.path());
+    expect({ tagged, fontsEmbedded }).toEqual({ tagged: true, fontsEmbedded: true });
+    // One heading of the whole, a table in each section with a heading to every row, the drawing with words for it.
+    expect(tags['H1']).toBe(1);
+    expect(tags['TH']).toBe(tags['TR']);
+    expect(tags['H2'] ?? 0).toBeGreaterThan(8);
+    expect(alternatives.length).toBeGreaterThan(0);
+    // Every page says which pack it belongs to and of which survey it was made.
+    const [number = ''] = /P-\d{4}/.exec((await packs.textContent()) ?? '') ?? [];
+    const [fingerprint = ''] = /fingerprint ([0-9a-f]{16})/.exec((await packs.textContent()) ?? '')?.slice(1) ?? [];
+    for (const said of pageTexts) {
+      expect(said.replace(/\s/g, '')).toContain(number);
+      expect(said.replace(/\s/g, '')).toContain(fingerprint);
+    }
     for (const words of [
       'Notice of new equipment',
       'T. Żółty-Ωmega',
@@ -143,6 +155,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
       'Fit, then notify',
       'Maren Oakhanger',
       'FLE-QS-001',
+      'Signature, typed: M. Oakhanger',
       '10 + 30 % × 20.43 + 1 × 5 = 21.13 A',
       `page ${pages} of ${pages}`,
     ])
@@ -197,8 +210,7 @@ test('someone who may not sign is told so, and missing items need a reason', asy
   await signIn(other, 'maren');
   await other.goto(`${path}/pack`);
   await expect(other.getByRole('button', { name: 'Sign off and freeze' })).toBeDisabled();
-  await other.getByLabel('Why sign it with items missing?').fill('The operator wants it today.');
-  await other.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await signOff(other, 'The operator wants it today.');
   await expect(other.getByRole('region', { name: 'Packs' })).toContainText(
     'signed with items missing: The operator wants it today.',
   );

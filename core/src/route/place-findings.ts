@@ -6,8 +6,15 @@ import { meterPoint } from './meter-point';
 export function placeFindings(survey: Survey): Finding[] {
   const { place, supply } = survey;
   const findings: Finding[] = [];
-  const ask = (id: string, title: string, remedy: string, askOf: Finding['askOf'], field: string): void => {
-    findings.push({ id, grade: 'ask', station: 'place', title, remedy, field, ...(askOf ? { askOf } : {}) });
+  const ask = (
+    id: string,
+    title: string,
+    remedy: string,
+    askOf: Finding['askOf'],
+    field: string,
+    station: Finding['station'] = 'place',
+  ): void => {
+    findings.push({ id, grade: 'ask', station, title, remedy, field, ...(askOf ? { askOf } : {}) });
   };
   if (!place.addressLine1)
     ask('address-missing', 'The address is not recorded.', 'Enter it.', 'customer', 'place.addressLine1');
@@ -43,6 +50,7 @@ export function placeFindings(survey: Survey): Finding[] {
       'Count the fuses at the cut-out.',
       'surveyor',
       'supply.phases',
+      'cut-out',
     );
   return findings;
 }

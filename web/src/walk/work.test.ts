@@ -19,7 +19,7 @@ describe('what is open at each station', () => {
     const survey = blankSurvey();
     survey.intake.faults.push({ id: 'f', fault: 'exposed-live-parts', grade: 'make-safe-now' });
     const assessment = assess(survey, gbDefault);
-    expect(workAt('cut-out', assessment, 0)).toMatchObject({ danger: true, words: 'danger, 1 to ask' });
+    expect(workAt('cut-out', assessment, 0)).toMatchObject({ danger: true, words: 'danger, 2 to ask' });
     expect(workAt('route', assessment, 0).danger).toBe(true);
     expect(workAt('loop', assessment, 0).danger).toBe(false);
     expect(workAt('pack', assessment, 0)).toEqual({ open: 0, words: 'complete', danger: false });

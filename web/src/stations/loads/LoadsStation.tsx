@@ -56,7 +56,7 @@ export function LoadsStation() {
 function StartingSets() {
   const { survey, store } = useSurvey();
   return (
-    <Panel aria-label="Usual sets">
+    <Panel aria-label="Usual sets" data-field="loads">
       <h2>{survey.loads.length === 0 ? 'Start from a usual set' : 'Start again from a usual set'}</h2>
       {survey.loads.length > 0 && <p className="quiet">The list below is replaced; undo brings it back.</p>}
       <Row>
