@@ -11,6 +11,7 @@ import { benchLineup } from './line-up';
 import { benchLog } from './log';
 import { benchLogPage } from './log-page';
 import { benchOptions } from './options';
+import { benchPack } from './pack';
 import { benchPhotos } from './photos';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
@@ -23,6 +24,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'log-page': benchLogPage,
   'line-up': benchLineup,
   photos: benchPhotos,
+  pack: benchPack,
   options: benchOptions,
   diary: benchDiary,
   trial: benchTrial,

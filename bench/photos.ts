@@ -1,39 +1,11 @@
-import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import sharp from 'sharp';
 import { makeJob, openPage } from './browser';
+import { largeJpeg } from './jpeg';
 import { quantile, report } from './report';
 
 const COUNT = 20;
-const BYTES = 8_000_000;
-
-/** A JPEG of about eight megabytes, each another: noise over a soft ground, as detail from a telephone is. */
-async function largeJpeg(seed: number): Promise<Buffer> {
-  const [width, height] = [4000, 3000];
-  const noise = await sharp(randomBytes(1000 * 750 * 3), { raw: { width: 1000, height: 750, channels: 3 } })
-    .resize(width, height, { kernel: 'nearest' })
-    .composite([
-      {
-        input: { create: { width, height, channels: 3, background: { r: seed * 9, g: 120, b: 90 } } },
-        blend: 'overlay',
-      },
-    ])
-    .removeAlpha()
-    .raw()
-    .toBuffer();
-  const encode = (quality: number): Promise<Buffer> =>
-    sharp(noise, { raw: { width, height, channels: 3 } })
-      .jpeg({ quality })
-      .toBuffer();
-  for (const quality of [96, 92, 86, 78, 68, 55, 40]) {
-    const bytes = await encode(quality);
-    if (bytes.length <= BYTES * 1.1) return bytes;
-  }
-  return encode(30);
-}
-
 /** Twenty large photographs sent and filed with thumbnails, while somebody goes on typing. */
 export async function benchPhotos(base: string): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'keen-gauge-bench-'));

@@ -41,6 +41,7 @@ describe('preparing a database', () => {
       '010_rules.sql',
       '011_submissions.sql',
       '012_checklists.sql',
+      '013_pack_pictures.sql',
     ]);
     await client.end();
   });

@@ -1,12 +1,14 @@
 import { OPERATOR_ANSWER_NAMES, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { createHash } from 'node:crypto';
+import { buffer } from 'node:stream/consumers';
 import { setTimeout } from 'node:timers/promises';
 import type { Pool, PoolClient } from 'pg';
 import type { Logger } from 'pino';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { eventsOf, insertEvent } from '../events/queries';
 import { packNumber } from '../jobs/numbers';
+import { wholeBundle } from '../packs/bundle';
 import { packBundleOf } from '../packs/queries';
 import { addressFor, type OperatorAddresses } from './addresses';
 import { askAfter, handIn, type DeskAnswer, type Trouble } from './desk-client';
@@ -72,13 +74,13 @@ export async function workOnce(pool: Pool, log: Logger, operators: OperatorAddre
 const NO_LINK: Trouble = { kind: 'trouble', why: 'There is no link to the operator of this area any more.' };
 
 async function sendIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
-  const bundle = await inFirm(pool, asker, (db) => packBundleOf(db, submission.packId));
+  const found = await inFirm(pool, asker, (db) => packBundleOf(db, submission.packId));
   // No transaction is open while the desk is waited for.
-  const came = !bundle?.bundle
+  const came = !found?.stored
     ? ({ kind: 'returned', why: 'The pack has no archive.' } as const)
     : address === undefined
       ? NO_LINK
-      : await handIn(address, submission.id, bundle.bundle);
+      : await handIn(address, submission.id, await buffer(await wholeBundle(pool, asker, found.stored)));
   await held(pool, asker, submission, async (db, now) => {
     const note = (direction: 'out' | 'in', says: string): Promise<boolean> =>
       addMessage(db, asker.firmId, now.id, { direction, says });

@@ -101,7 +101,7 @@ async function mayBeHandedIn(
       'Not commissioned yet',
       'A notice is sent after the fitting. Enter the day it was commissioned first.',
     );
-  if (!(await packBundleOf(db, packId))?.bundle)
+  if (!(await packBundleOf(db, packId))?.stored)
     throw new Problem(409, 'No archive', 'This pack was signed before archives were made. Sign off again.');
   const area = await areaOf(db, packId);
   if (addressFor(addresses, area) === undefined)

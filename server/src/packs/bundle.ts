@@ -1,18 +1,76 @@
+import { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
+import type { Pool } from 'pg';
 import { ZipFile } from 'yazl';
-import { MANIFEST_NAME, manifestOf, type Manifest, type PackedFile } from './manifest';
+import { inFirm, type Asker } from '../db/firm-scope';
+import { databasePictures } from '../photos/picture-store';
+import { MANIFEST_NAME, manifestOf, type Manifest, type ManifestFile, type PackedFile } from './manifest';
+import { openBundle } from './open-bundle';
 
-/** The archive of a pack: its files and the manifest of their sums, all dated when it was signed, so that it is made the same again. */
+/** A photograph of a pack: kept once, with the survey, and put in its place when the archive is taken. */
+export interface PackedPicture extends ManifestFile {
+  readonly key: string;
+}
+
+/** The archive of a pack without its photographs, which its manifest lists all the same; all dated when it was signed. */
 export async function packBundle(
   about: Omit<Manifest, 'format' | 'version' | 'files'>,
   files: readonly PackedFile[],
+  pictures: readonly PackedPicture[] = [],
 ): Promise<Buffer> {
   const zip = new ZipFile();
-  const mtime = new Date(about.signedAt);
-  const manifest = Buffer.from(`${JSON.stringify(manifestOf(about, files), null, 2)}\n`);
+  const sums = pictures.map(({ name, bytes, sha256 }) => ({ name, bytes, sha256 }));
+  const manifest = Buffer.from(`${JSON.stringify(manifestOf(about, files, sums), null, 2)}\n`);
   for (const { name, bytes } of [{ name: MANIFEST_NAME, bytes: manifest }, ...files])
-    // Pictures and documents are packed already.
-    zip.addBuffer(bytes, name, { mtime, compress: !/\.(jpg|pdf)$/.test(name) });
+    put(zip, name, bytes, about.signedAt);
   zip.end();
-  return buffer(zip.outputStream as NodeJS.ReadableStream & AsyncIterable<Buffer>);
+  return buffer(streamOf(zip));
+}
+
+/** A stored archive. */
+export interface StoredBundle {
+  readonly bundle: Buffer;
+  readonly pictures: readonly { readonly name: string; readonly key: string }[];
+  readonly signedAt: Date;
+}
+
+/**
+ * The whole archive, photographs and all, written while it is read, one photograph in memory at a time; the same bytes each time, since
+ * pictures never change.
+ */
+export async function wholeBundle(
+  pool: Pool,
+  { firmId }: Pick<Asker, 'firmId'>,
+  { bundle, pictures, signedAt }: StoredBundle,
+): Promise<Readable> {
+  // One signed when archives were kept whole, or one without photographs.
+  if (pictures.length === 0) return Readable.from([bundle]);
+  const zip = new ZipFile();
+  for (const [name, bytes] of await openBundle(bundle)) put(zip, name, bytes, signedAt);
+  for (const { name, key } of pictures)
+    zip.addReadStreamLazy(name, { mtime: new Date(signedAt), compress: false }, (open) => {
+      inFirm(pool, { firmId }, (db) => databasePictures(db, firmId).get(key)).then(
+        (bytes) => {
+          open(bytes ? null : new Error(`${name} is not kept`), Readable.from([bytes ?? Buffer.alloc(0)]));
+        },
+        (error: unknown) => {
+          open(error, Readable.from([]));
+        },
+      );
+    });
+  zip.end();
+  return streamOf(zip);
+}
+
+function put(zip: ZipFile, name: string, bytes: Buffer, signedAt: string | Date): void {
+  // Pictures and documents are packed already.
+  zip.addBuffer(bytes, name, { mtime: new Date(signedAt), compress: !/\.(jpg|pdf)$/.test(name) });
+}
+
+/** What the archive writes; an error while it is put together ends the reading with it. */
+function streamOf(zip: ZipFile): Readable {
+  // A stream of Node’s own, whatever its types say.
+  const stream = zip.outputStream as unknown as Readable;
+  zip.on('error', (error: Error) => stream.destroy(error));
+  return stream;
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { openBundle } from '../cli/verify-pack';
 import { packBundle } from './bundle';
 import { MANIFEST_NAME, manifestFaults, readManifest, sha256 } from './manifest';
+import { openBundle } from './open-bundle';
 
 const survey = Buffer.from('{"a": 1}\n');
 const about = {

@@ -32,15 +32,17 @@ export function sha256(bytes: Buffer): string {
   return createHash('sha256').update(bytes).digest('hex');
 }
 
+/** The manifest of files at hand and of others whose sums are known. */
 export function manifestOf(
   about: Omit<Manifest, 'format' | 'version' | 'files'>,
   files: readonly PackedFile[],
+  others: readonly ManifestFile[] = [],
 ): Manifest {
   return {
     format: 'keen-gauge-pack',
     version: 1,
     ...about,
-    files: files.map(({ name, bytes }) => ({ name, bytes: bytes.length, sha256: sha256(bytes) })),
+    files: [...files.map(({ name, bytes }) => ({ name, bytes: bytes.length, sha256: sha256(bytes) })), ...others],
   };
 }
 

@@ -1,6 +1,7 @@
 import type { PackContent } from '@keen-gauge/core/pack/compose';
 import type { PoolClient } from 'pg';
 import type { Asker } from '../db/firm-scope';
+import type { StoredBundle } from './bundle';
 
 export interface PackRow {
   readonly id: string;
@@ -50,12 +51,15 @@ export async function packFile(db: PoolClient, id: string): Promise<PackFile | u
 export async function packBundleOf(
   db: PoolClient,
   id: string,
-): Promise<{ number: number; bundle: Buffer | null } | undefined> {
-  const found = await db.query<{ number: number; bundle: Buffer | null }>(
-    'SELECT number, bundle FROM packs WHERE id = $1',
+): Promise<{ readonly number: number; readonly stored: StoredBundle | null } | undefined> {
+  const found = await db.query<{ number: number; bundle: Buffer | null } & Omit<StoredBundle, 'bundle'>>(
+    'SELECT number, bundle, pictures, signed_at AS "signedAt" FROM packs WHERE id = $1',
     [id],
   );
-  return found.rows[0];
+  const [row] = found.rows;
+  if (!row) return undefined;
+  const { number, bundle, pictures, signedAt } = row;
+  return { number, stored: bundle && { bundle, pictures, signedAt } };
 }
 
 /** What a pack's document says, as it was composed. */
@@ -86,6 +90,7 @@ export interface NewPack {
   readonly content: PackContent;
   readonly pdf: Buffer;
   readonly bundle: Buffer;
+  readonly pictures: StoredBundle['pictures'];
   readonly fingerprint: string;
   readonly signedAt: string;
   readonly reason: string | null;
@@ -95,8 +100,8 @@ export interface NewPack {
 export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): Promise<void> {
   await db.query(
     `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
-                        content, pdf, fingerprint, signed_by, signed_at, reason, bundle)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+                        content, pdf, fingerprint, signed_by, signed_at, reason, bundle, pictures)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
     [
       pack.id,
       asker.firmId,
@@ -115,6 +120,7 @@ export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): P
       pack.signedAt,
       pack.reason,
       pack.bundle,
+      JSON.stringify(pack.pictures),
     ],
   );
   await db.query("UPDATE jobs SET state = 'signed-off', changed_at = now() WHERE id = $1", [pack.jobId]);

@@ -3,6 +3,7 @@ import { Part } from '@keen-gauge/core/survey/fields';
 import { coveringMessage } from '@keen-gauge/core/pack/files';
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
+import { pipeline } from 'node:stream/promises';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
@@ -10,6 +11,7 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { headOf } from '../surveys/queries';
+import { wholeBundle } from './bundle';
 import { packBundleOf, packContent, packFile, packsOf, type PackFile } from './queries';
 import { signOff } from './sign-off';
 
@@ -67,16 +69,14 @@ export function packRoutes(pool: Pool): Router {
     const id = idParameter(request, 'packId', 'pack');
     const found = await inFirm(pool, askerOf(request), (db) => packBundleOf(db, id));
     if (!found) throw notFound('pack');
-    if (!found.bundle)
+    if (!found.stored)
       throw new Problem(
         404,
         'No archive',
         'This pack was signed before archives were made. Its PDF and JSON are as they were.',
       );
-    response
-      .attachment(`${packNumber(found.number)}.zip`)
-      .type('application/zip')
-      .send(found.bundle);
+    response.attachment(`${packNumber(found.number)}.zip`).type('application/zip');
+    await pipeline(await wholeBundle(pool, askerOf(request), found.stored), response);
   });
 
   router.get('/:packId/message', async (request, response) => {

@@ -91,6 +91,7 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     const holidays = new Set(holidaysAbout(reading.survey.place.nation ?? 'england', ukDay(new Date())));
     const signed = `${packNumber(number)} ${jobNumber(job.number)} ${job.place}`;
     const pdf = await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos));
+    const photographs = await packPictures(db, reading.survey.photos);
     const bundle = await packBundle(
       { ...label, title: content.title, signedBy: signedBy.name, signedAt: signedBy.at },
       [
@@ -103,8 +104,9 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
           name,
           bytes: Buffer.from(text),
         })),
-        ...(await packPictures(db, asker.firmId, reading.survey.photos)),
+        ...photographs.missing,
       ],
+      photographs.pictures,
     );
     await insertPack(db, asker, {
       id,
@@ -118,6 +120,7 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       content,
       pdf,
       bundle,
+      pictures: photographs.pictures.map(({ name, key }) => ({ name, key })),
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,

@@ -7,6 +7,8 @@ export interface PictureStore {
 }
 
 export const fullKey = (photoId: string): string => `${photoId}/full.jpg`;
+/** As it is printed in a pack. */
+export const printKey = (photoId: string): string => `${photoId}/print.jpg`;
 export const thumbKey = (photoId: string): string => `${photoId}/thumb.jpg`;
 
 /** Pictures kept in the database, in the firm of the transaction. */

@@ -13,6 +13,7 @@ import { jobById } from '../jobs/queries';
 import { headOf } from '../surveys/queries';
 import { filePhoto, type AboutPhoto } from './file-photo';
 import { databasePictures, fullKey, thumbKey } from './picture-store';
+import { printBeforehand } from './printed';
 import { photoById } from './queries';
 import { UploadStore } from './upload-store';
 import { photoZip } from './zip';
@@ -78,7 +79,9 @@ export function photoRoutes(pool: Pool): Router {
     const id = idParameter(request, 'photoId', 'photograph');
     const body = bodyAs(AboutBody, request.body);
     const about = JSON.parse(JSON.stringify(body)) as AboutPhoto;
-    response.status(201).json(await filePhoto(pool, askerOf(request), jobId, id, about));
+    const filed = await filePhoto(pool, askerOf(request), jobId, id, about);
+    if (!filed.known) printBeforehand(pool, askerOf(request), filed.photo.id);
+    response.status(201).json(filed);
   });
 
   for (const [path, keyOf] of [

@@ -1,6 +1,7 @@
 import type { PackContent, SignedBy } from '@keen-gauge/core/pack/compose';
 import { figureText } from '@keen-gauge/core/pack/rows';
 import { SIGNATURE_FIELD, strokePath, type Signature } from '@keen-gauge/core/pack/signature';
+import { setImmediate } from 'node:timers/promises';
 import { drawLineupOn } from './lineup';
 import { photosOn, type PrintedPicture } from './photos';
 import { Page, WIDTH } from './page';
@@ -33,6 +34,7 @@ export async function packPdf(
   page.paragraph(`Pack ${label.number} · job ${label.job} · signed ${dated(signedBy.at)}`, { quiet: true });
   page.paragraph(content.purpose, { face: 'bold' });
   for (const { title, rows } of content.sections) {
+    await setImmediate();
     page.heading(2, title);
     page.table(
       rows.map(({ label: name, value, note }) => [
@@ -61,7 +63,7 @@ export async function packPdf(
   }
   if (content.photos.length > 0) {
     page.heading(2, 'Photographs');
-    photosOn(page, content.photos, pictures);
+    await photosOn(page, content.photos, pictures);
   }
   if (content.missing.length > 0) {
     page.heading(2, 'Not known when signed');
@@ -83,6 +85,7 @@ export async function packPdf(
   if (content.signature) signatureOn(page, content.signature, signedBy.name);
   page.heading(2, 'Annex: working');
   for (const figure of content.workings) {
+    await setImmediate();
     page.paragraph(`${figure.label}: ${figureText(figure)}`, { face: 'bold' });
     if (figure.working.length > 0)
       page.table(

@@ -1,5 +1,6 @@
 import type { PackPhoto } from '@keen-gauge/core/pack/photos';
 import type { PhotoMark } from '@keen-gauge/core/survey/photo';
+import { setImmediate } from 'node:timers/promises';
 import { lineWidth, writeLine } from './line';
 import { WIDTH, type Page } from './page';
 
@@ -14,12 +15,14 @@ const TALLEST = 300;
 const MARK = '#d4145a';
 
 /** Photographs one under the other, each with its marks over it and its caption under it. */
-export function photosOn(
+export async function photosOn(
   page: Page,
   photos: readonly PackPhoto[],
   pictures: ReadonlyMap<string, PrintedPicture>,
-): void {
-  photos.forEach((photo, at) => {
+): Promise<void> {
+  for (const [at, photo] of photos.entries()) {
+    // Each takes a while to put in: others are answered in between.
+    await setImmediate();
     const picture = pictures.get(photo.id);
     const words = `${at + 1}. ${photo.caption}`;
     if (picture) {
@@ -32,7 +35,7 @@ export function photosOn(
     }
     page.paragraph(picture ? words : `${words} (the picture is not in this file)`, { face: 'bold' });
     if (photo.under !== '') page.paragraph(photo.under, { quiet: true, size: 9 });
-  });
+  }
 }
 
 function drawMark(doc: PDFKit.PDFDocument, mark: PhotoMark, width: number, height: number): void {
