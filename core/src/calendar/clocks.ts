@@ -18,6 +18,19 @@ export interface JobDays {
 export const CLOCKS = ['reply', 'chase', 'fuse-visit', 'un-loop', 'notice'] as const;
 export type ClockId = (typeof CLOCKS)[number];
 
+export const CLOCK_TITLES: Readonly<Record<ClockId, string>> = {
+  reply: 'Operator’s reply',
+  chase: 'Ask the operator where it is',
+  'fuse-visit': 'Visit to change the fuse',
+  'un-loop': 'Un-looping',
+  notice: 'Notice to the operator',
+};
+
+/** How a clock stands on a day. */
+export function clockState(dueOn: Day, today: Day): 'running' | 'today' | 'late' {
+  return dueOn < today ? 'late' : dueOn === today ? 'today' : 'running';
+}
+
 /** One clock a job runs: from when, until when, and how it stands today. */
 export interface Clock {
   readonly id: ClockId;
@@ -31,27 +44,20 @@ export interface Clock {
 /** Every clock a job runs, soonest first, those done last. Periods are the rule pack's; holidays the nation's. */
 export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, pack: RulePack): Clock[] {
   const clocks: Clock[] = [];
-  const run = (id: ClockId, title: string, fromOn: Day | undefined, dueOn: (from: Day) => Day, doneOn?: Day): void => {
+  const run = (id: ClockId, fromOn: Day | undefined, dueOn: (from: Day) => Day, doneOn?: Day): void => {
     if (fromOn === undefined) return;
     const due = dueOn(fromOn);
-    const state = doneOn !== undefined ? 'done' : due < today ? 'late' : due === today ? 'today' : 'running';
-    clocks.push({ id, title, fromOn, dueOn: due, state, doneOn });
+    const state = doneOn !== undefined ? 'done' : clockState(due, today);
+    clocks.push({ id, title: CLOCK_TITLES[id], fromOn, dueOn: due, state, doneOn });
   };
   const { value: replyDays } = pack.replyWorkingDays;
-  run('reply', 'Operator’s reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
+  run('reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
   // A reply that is late is asked after on the next working day.
-  if (days.answeredOn === undefined)
-    run('chase', 'Ask the operator where it is', days.sentOn, (from) => addWorkingDays(from, replyDays + 1, holidays));
+  if (days.answeredOn === undefined) run('chase', days.sentOn, (from) => addWorkingDays(from, replyDays + 1, holidays));
   const weeks = (option: 'fuse-upgrade' | 'un-loop') => (from: Day) =>
     addDays(from, 7 * pack.optionTerms.value[option].waitWeeks[1]);
-  run('fuse-visit', 'Visit to change the fuse', days.fuseVisitAskedOn, weeks('fuse-upgrade'), days.fuseVisitedOn);
-  run('un-loop', 'Un-looping', days.unloopAskedOn, weeks('un-loop'), days.unloopedOn);
-  run(
-    'notice',
-    'Notice to the operator',
-    days.commissionedOn,
-    (from) => addDays(from, pack.noticeWithinDays.value),
-    days.noticeSentOn,
-  );
+  run('fuse-visit', days.fuseVisitAskedOn, weeks('fuse-upgrade'), days.fuseVisitedOn);
+  run('un-loop', days.unloopAskedOn, weeks('un-loop'), days.unloopedOn);
+  run('notice', days.commissionedOn, (from) => addDays(from, pack.noticeWithinDays.value), days.noticeSentOn);
   return clocks.sort((a, b) => Number(a.state === 'done') - Number(b.state === 'done') || byDay(a.dueOn, b.dueOn));
 }

@@ -61,7 +61,10 @@ export function isWorkingDay(day: Day, holidays: ReadonlySet<Day>): boolean {
  * is a working day, else the next one.
  */
 export function addWorkingDays(day: Day, days: number, holidays: ReadonlySet<Day>): Day {
-  const closed = numbersOf(holidays);
+  const { closed, counted } = countingWith(holidays);
+  const asked = `${day} ${days}`;
+  const known = counted.get(asked);
+  if (known !== undefined) return known;
   const works = (number: number): boolean => weekdayOf(number) % 6 !== 0 && !closed.has(number);
   const step = days < 0 ? -1 : 1;
   let at = numberOf(day);
@@ -70,16 +73,23 @@ export function addWorkingDays(day: Day, days: number, holidays: ReadonlySet<Day
     at += step;
     if (works(at)) left -= 1;
   }
-  return dayOf(at);
+  const found = dayOf(at);
+  if (counted.size < MOST_COUNTED) counted.set(asked, found);
+  return found;
 }
 
-/** Holidays as numbers, kept by the set they came in: a diary counts the same ones thousands of times. */
-const kept = new WeakMap<ReadonlySet<Day>, ReadonlySet<number>>();
+/** Holidays as numbers and what was counted with them, kept by the set they came in: a diary counts the same days thousands of times. */
+interface Counting {
+  readonly closed: ReadonlySet<number>;
+  readonly counted: Map<string, Day>;
+}
+const kept = new WeakMap<ReadonlySet<Day>, Counting>();
+const MOST_COUNTED = 5000;
 
-function numbersOf(holidays: ReadonlySet<Day>): ReadonlySet<number> {
+function countingWith(holidays: ReadonlySet<Day>): Counting {
   const found = kept.get(holidays);
   if (found) return found;
-  const made = new Set([...holidays].map(numberOf));
+  const made = { closed: new Set([...holidays].map(numberOf)), counted: new Map<string, Day>() };
   kept.set(holidays, made);
   return made;
 }

@@ -82,41 +82,51 @@ export interface JobEvent {
 }
 
 /** The entries that stand: not withdrawn, nor withdrawals themselves. */
-export function standing(events: readonly JobEvent[]): JobEvent[] {
+export function standing(events: readonly JobEvent[]): readonly JobEvent[] {
+  if (!events.some(({ kind }) => kind === 'withdrawn')) return events;
   const gone = new Set(events.flatMap(({ kind, details }) => (kind === 'withdrawn' ? [details.withdraws] : [])));
   return events.filter(({ id, kind }) => kind !== 'withdrawn' && !gone.has(id));
 }
 
-/** The days of a job from what happened, the newest entry of each kind; an answer to what was sent before counts no more. */
-export function daysOf(
-  events: readonly JobEvent[],
-): JobDays & { readonly arrivesOn?: Day; readonly answer?: AnswerOfOperator } {
-  const found = standing(events);
-  const last = (kind: EventKind): JobEvent | undefined => found.filter((each) => each.kind === kind).at(-1);
-  const sent = last('sent');
-  const answered = last('answered');
-  const answers = answered && (!sent || found.indexOf(answered) > found.indexOf(sent)) ? answered : undefined;
-  const of = (kind: EventKind): Day | undefined => last(kind)?.day;
-  return {
-    ...given('arrivesOn', of('vehicle-arrives')),
-    ...given('sentOn', sent?.day),
-    ...given('answeredOn', answers?.day),
-    ...given('answer', answers?.details.answer),
-    // An answer that makes a visit its condition has the visit asked for.
-    ...given(
-      'fuseVisitAskedOn',
-      of('fuse-visit-asked') ?? (answers?.details.condition === 'fuse-visit' ? answers.day : undefined),
-    ),
-    ...given('fuseVisitedOn', of('fuse-visited')),
-    ...given('unloopAskedOn', of('unloop-asked')),
-    ...given('unloopedOn', of('unlooped')),
-    ...given('commissionedOn', of('commissioned')),
-    ...given('noticeSentOn', of('notice-sent')),
-  };
-}
+/** The days of a job, and what its operator answered. */
+export type JobStanding = JobDays & { readonly arrivesOn?: Day; readonly answer?: AnswerOfOperator };
 
-function given<K extends string, T>(key: K, value: T | undefined): { [P in K]?: T } {
-  return (value === undefined ? {} : { [key]: value }) as { [P in K]?: T };
+/** Which day each kind of entry gives. */
+const DAY_OF: Readonly<Partial<Record<EventKind, keyof JobDays | 'arrivesOn'>>> = {
+  'vehicle-arrives': 'arrivesOn',
+  sent: 'sentOn',
+  answered: 'answeredOn',
+  'fuse-visit-asked': 'fuseVisitAskedOn',
+  'fuse-visited': 'fuseVisitedOn',
+  'unloop-asked': 'unloopAskedOn',
+  unlooped: 'unloopedOn',
+  commissioned: 'commissionedOn',
+  'notice-sent': 'noticeSentOn',
+};
+
+/**
+ * The days of a job from what happened, the newest entry of each kind; an answer to what was sent before counts no more. One pass: a
+ * diary asks it of thousands of jobs.
+ */
+export function daysOf(events: readonly JobEvent[]): JobStanding {
+  const days: { -readonly [K in keyof JobStanding]: JobStanding[K] } = {};
+  let condition: { readonly is: Condition | undefined; readonly on: Day } | undefined;
+  for (const { kind, day, details } of standing(events)) {
+    const name = DAY_OF[kind];
+    if (name !== undefined) days[name] = day;
+    if (kind === 'answered') {
+      if (details.answer !== undefined) days.answer = details.answer;
+      condition = { is: details.condition, on: day };
+    }
+    if (kind === 'sent') {
+      delete days.answeredOn;
+      delete days.answer;
+      condition = undefined;
+    }
+  }
+  // An answer that makes a visit its condition has the visit asked for.
+  if (condition?.is === 'fuse-visit') days.fuseVisitAskedOn ??= condition.on;
+  return days;
 }
 
 /** How far a job has come with its operator, from what happened after it was signed; null while nothing has. */

@@ -23,7 +23,15 @@ export function diaryRoutes(pool: Pool): Router {
     const entries = await inFirm(pool, askerOf(request), async (db) => {
       return diaryOf(db, await firmRules(db), today);
     });
-    response.json({ today, entries });
+    // Thousands of entries of as many jobs: each job is told of once, and what follows from the rest is left out.
+    const at = new Map<string, number>();
+    const jobs: { id: string; number: number; place: string }[] = [];
+    const told = entries.map(({ jobId, number, place, id, fromOn, dueOn }) => {
+      const index = at.get(jobId) ?? jobs.push({ id: jobId, number, place }) - 1;
+      at.set(jobId, index);
+      return [index, id, fromOn, dueOn] as const;
+    });
+    response.json({ today, jobs, entries: told });
   });
 
   router.get('/feeds', async (request, response) => {

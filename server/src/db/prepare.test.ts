@@ -42,6 +42,7 @@ describe('preparing a database', () => {
       '011_submissions.sql',
       '012_checklists.sql',
       '013_pack_pictures.sql',
+      '014_job_place.sql',
     ]);
     await client.end();
   });

@@ -1,4 +1,4 @@
-import type { Clock } from '@keen-gauge/core/calendar/clocks';
+import { CLOCK_TITLES, clockState, type Clock, type ClockId } from '@keen-gauge/core/calendar/clocks';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
 
@@ -9,8 +9,26 @@ export interface DiaryEntry extends Clock {
   readonly place: string;
 }
 
+/** As it is sent: each job once, each entry by its job’s place in the list. */
+interface SentDiary {
+  readonly today: string;
+  readonly jobs: readonly { readonly id: string; readonly number: number; readonly place: string }[];
+  readonly entries: readonly (readonly [job: number, id: ClockId, fromOn: string, dueOn: string])[];
+}
+
 export function useDiary() {
-  return useSWR<{ today: string; entries: DiaryEntry[] }, Error>('/diary', fetcher);
+  return useSWR<{ today: string; entries: DiaryEntry[] }, Error>('/diary', async (path: string) => {
+    const { today, jobs, entries } = await fetcher<SentDiary>(path);
+    return {
+      today,
+      entries: entries.flatMap(([at, id, fromOn, dueOn]) => {
+        const job = jobs[at];
+        if (!job) return [];
+        const { id: jobId, number, place } = job;
+        return [{ jobId, number, place, id, title: CLOCK_TITLES[id], fromOn, dueOn, state: clockState(dueOn, today) }];
+      }),
+    };
+  });
 }
 
 /** An address calendars subscribe to; the address itself is shown once. */
