@@ -15,10 +15,34 @@ const OUT = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Draws the line-up with the first charger at its full rate. */
-async function chooseWay(page) {
-  await page.getByRole('button', { name: /Drawn with the charger run as/ }).click();
-  await page.getByRole('option', { name: /Full/ }).first().click();
+/** Signs, hands the pack in, and has the operator's desk answer. */
+async function handIn(page, _bench, desk) {
+  const at = (change) =>
+    fetch(`${desk.url}/desk`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(change),
+    });
+  const note = 'We come to the fuse first.';
+  await at({ answerNext: { answer: 'accepted-if', condition: 'fuse-visit', note }, secondsPerDay: 1, workingDays: 1 });
+  const reason = page.getByLabel('Why sign it with items missing?');
+  if (await reason.isVisible()) await reason.fill('The operator asked for it early.');
+  await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
+  await page.getByRole('button', { name: 'Sign off and freeze' }).click();
+  await page.getByRole('button', { name: /^Hand P-/ }).click({ timeout: 20_000 });
+  await page.getByText(`Accepted on a condition. ${note}`).waitFor({ timeout: 40_000 });
+}
+
+/** Two readings of a new circuit, one within its limit. */
+async function test(page) {
+  const tests = page.getByRole('region', { name: /^Tests of/ }).first();
+  for (const [name, unit, value] of [
+    ['Insulation resistance', 'MΩ', '> 999'],
+    ['RCD trip time', 'ms', '340'],
+  ]) {
+    await tests.getByRole('button', { name }).click();
+    await tests.getByLabel(`${name}, ${unit}`).fill(value);
+  }
 }
 
 async function playTrial(page) {
@@ -51,21 +75,21 @@ async function commission(page, bench) {
 const VIEWS = [
   ['jobs', DESK, 'paper'],
   ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
-  ['loop', DESK, 'paper', 'Hollow Row', 'loop'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
-  ['open-pen', DESK, 'paper', 'Candlemas', 'earthing', 'Break the conductor', 'Open PEN'],
   ['loads', DESK, 'paper', 'Larkrise', 'loads'],
   ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
   ['charger', DESK, 'paper', 'Larkrise', 'charger', undefined, '^Options'],
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
   ['to-look', DESK, 'paper', 'High Sett', 'to-look'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
-  ['pack', DESK, 'paper', 'Candlemas', 'pack'],
+  ['pack', DESK, 'paper', 'Larkrise', 'pack', handIn, '^Packs'],
+  ['after', DESK, 'paper', 'Larkrise', 'after', test, '^Tests of'],
+  ['diary', DESK, 'paper', undefined, '/diary'],
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
-  ['three-phase', DESK, 'paper', 'Candle Court', 'line-up', chooseWay],
   ['trial', DESK, 'paper', 'Larkrise', 'charger', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'charger', commission, '^Commissioning'],
+  ['rules', DESK, 'paper', undefined, '/firm/rules', undefined, 'Two packs'],
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
 ];
@@ -110,7 +134,7 @@ async function main() {
         await page.getByRole('heading', { level: 1 }).waitFor();
         if (station === 'history') await page.getByText('revision 1', { exact: false }).first().waitFor();
       }
-      if (typeof button === 'function') await button(page, bench);
+      if (typeof button === 'function') await button(page, bench, desk);
       else
         for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
       await page.waitForLoadState('networkidle');
