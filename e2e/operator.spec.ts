@@ -112,6 +112,7 @@ test('two instances on one database serve the same job, and the pack is handed i
     await expect(page.getByLabel('Address', { exact: true })).toHaveValue(place);
     await goTo(page, 'Pack');
     await signOff(page, 'Both of us.');
+    await expect(page.getByRole('region', { name: 'Packs' }).getByText(/^P-\d+/)).toBeVisible({ timeout: 20_000 });
     await second.goto(`${path}/pack`);
     await second.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
     await expect(conversation(second)).toContainText(/reference DESK-\d{5}/, { timeout: 20_000 });

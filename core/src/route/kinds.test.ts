@@ -174,3 +174,38 @@ it('options limit chargers and nothing else', () => {
   const fixed = options(both, gbDefault).find(({ kind }) => kind === 'fixed-limit');
   expect(fixed?.survey.proposals.find(({ id }) => id === 'pump')?.limiter).toEqual({});
 });
+
+describe('what single change would move the route', () => {
+  const would = (change: (survey: Survey) => void): string => assess(settledSurvey(change), gbDefault).route.wouldMove;
+  it('is the greater reduction where too much demand is the only reason, twice over', () => {
+    // 20.52 A and 32 A on the charger, and 40 A of a kiln in full: 92.52 A against 60 A asked from and a fuse of 80 A.
+    const words = would((s) => {
+      s.loads.push({ id: 'kiln', class: 'hot-tub-sauna-kiln-welder', currentA: 40 });
+      for (const node of s.supply.nodes) if (node.id === 'cut-out') node.ratingA = 80;
+    });
+    expect(words).toBe('One change would move it: at least 32.52 A less demand, which lifts 2 reasons.');
+  });
+  it('is other equipment where the equipment is the only reason', () => {
+    const words = would((s) =>
+      s.proposals.forEach((each) => {
+        each.typeTested = 'no';
+        each.harmonics = 'neither';
+      }),
+    );
+    expect(words).toMatch(/^One change would move it: other equipment that is all of this: /);
+  });
+  it('is the operator’s record where loop and fuse are not known', () => {
+    const words = would((s) => {
+      s.intake.loop = { status: 'unknown' };
+      for (const node of s.supply.nodes) if (node.id === 'cut-out') delete node.evidence;
+    });
+    expect(words).toMatch(/record of both the loop and the fuse/);
+  });
+  it('is none where different things stand', () => {
+    const words = would((s) => {
+      s.intake.loop = { status: 'unknown' };
+      s.request = { importLimitation: true };
+    });
+    expect(words).toBe('No single change moves it: 2 reasons stand.');
+  });
+});

@@ -1,3 +1,4 @@
+import { written } from '../worked';
 import { triggersOf, type RouteFacts, type Trigger } from './triggers';
 
 export type RouteWay = 'fit-then-notify' | 'ask-then-fit' | 'hold';
@@ -30,11 +31,28 @@ function strictest(triggers: readonly Trigger[]): RouteWay {
   return triggers.length > 0 ? 'ask-then-fit' : 'fit-then-notify';
 }
 
-/** One trigger at the route's own level: lifting it moves the route. More: no single change does. */
+/**
+ * One trigger at the route's own level: lifting it moves the route. Several that the same thing would lift: so much of it does. Otherwise
+ * no single change does.
+ */
 function wouldMove(way: RouteWay, triggers: readonly Trigger[]): string {
   if (way === 'fit-then-notify') return 'Any one trigger would turn this into asking first.';
   const standing = triggers.filter(({ leadsTo }) => leadsTo === way);
-  const only = standing[0];
-  if (standing.length === 1 && only) return `One change would move it: ${only.clearedBy}.`;
+  const [first, ...others] = standing;
+  if (first && others.length === 0) return `One change would move it: ${first.clearedBy}.`;
+  const lever = first?.lever;
+  if (lever !== undefined && others.every((each) => each.lever === lever))
+    return `One change would move it: ${togetherBy(lever, standing)}.`;
   return `No single change moves it: ${standing.length} reasons stand.`;
+}
+
+function togetherBy(lever: NonNullable<Trigger['lever']>, standing: readonly Trigger[]): string {
+  switch (lever) {
+    case 'demand':
+      return `at least ${written(Math.max(...standing.map(({ lessA = 0 }) => lessA)))} A less demand, which lifts ${standing.length} reasons`;
+    case 'equipment':
+      return `other equipment that is all of this: ${standing.map(({ clearedBy }) => clearedBy).join('; ')}`;
+    case 'record':
+      return 'the operator’s record of both the loop and the fuse, where it says neither stands in the way';
+  }
 }

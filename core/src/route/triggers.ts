@@ -34,6 +34,10 @@ export interface Trigger {
   readonly clearedBy: string;
   readonly station: Station;
   readonly source?: string;
+  /** What one turns to lift it; reasons with the same one go together. */
+  readonly lever?: 'demand' | 'equipment' | 'record';
+  /** How much less demand would lift it, in amperes. */
+  readonly lessA?: number;
 }
 
 type Rule = (facts: RouteFacts) => Trigger | null;
@@ -95,6 +99,7 @@ const loop: Rule = ({ loop: verdict }) => {
     title: known ? 'The service is looped' : 'The service may be looped',
     evidence: known ? 'One cable serves this supply and a neighbour’s.' : 'Loop status is not established.',
     clearedBy: known ? 'the operator un-looping it' : 'one service cable seen and traced, or the operator’s record',
+    ...(known ? {} : { lever: 'record' as const }),
     station: 'loop',
   });
 };
@@ -108,6 +113,7 @@ const fuseKnown: Rule = ({ fuse, pack }) =>
         title: 'The fuse rating is not established',
         evidence: `Reckoned with ${fuse.ratingA} A in its place; evidence: ${fuse.evidence ?? 'none'}.`,
         clearedBy: 'the rating read from a label, the operator’s record, or its staff on site',
+        lever: 'record',
         station: 'cut-out',
         source: pack.fallbackFuseA.source,
       });
@@ -133,6 +139,8 @@ const demandAboveThreshold: Rule = ({ unmanaged, managed, pack }) => {
     title: `Maximum demand after the work is above ${limit} A a phase`,
     evidence: `${written(judged.value)} A (${pack.triggerDemand}).`,
     clearedBy: `at least ${written(judged.value - limit)} A less demand`,
+    lever: 'demand',
+    lessA: judged.value - limit,
     station: 'charger',
     source,
   });
@@ -147,6 +155,8 @@ const demandAboveFuse: Rule = ({ unmanaged, managed, limiterHolds, pack, fuse })
     title: 'Maximum demand after the work is above the fuse rating',
     evidence: `${written(judged.value)} A against ${fuse.ratingA} A${fuse.established ? '' : ' (fallback)'}.${refused}`,
     clearedBy: `at least ${written(judged.value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
+    lever: 'demand',
+    lessA: judged.value - fuse.ratingA,
     station: 'charger',
   });
 };
@@ -174,6 +184,7 @@ const equipmentSize: Rule = ({ survey, pack }) => {
     title: `Equipment above ${limit} A a phase`,
     evidence: large.map((each) => `${equipmentName(each)}: ${each.ratedA} A`).join('; '),
     clearedBy: `equipment rated ${limit} A or less`,
+    lever: 'equipment',
     station: 'charger',
     source,
   });
@@ -191,6 +202,7 @@ const typeTested: Rule = ({ survey }) => {
       : 'Equipment is not shown to be on the type-tested register',
     evidence: short.map(equipmentName).join('; '),
     clearedBy: 'equipment on the operators’ type-tested register',
+    lever: 'equipment',
     station: 'charger',
     source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
   });
@@ -204,6 +216,7 @@ const harmonics: Rule = ({ survey }) => {
     title: 'Equipment keeps no limits of harmonics and flicker that are connected without asking',
     evidence: short.map(equipmentName).join('; '),
     clearedBy: 'equipment declared to EN 61000-3-2 and -3-3, or -3-12 and -3-11',
+    lever: 'equipment',
     station: 'charger',
     source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
   });
@@ -227,6 +240,7 @@ const canExport: Rule = ({ survey }) => {
     clearedBy: known
       ? 'equipment that cannot export, or how much it exports'
       : 'the maker’s data saying it cannot export',
+    lever: 'equipment',
     station: 'charger',
     source: 'EREC G98, G99',
   });

@@ -62,3 +62,73 @@ it('gives the running clocks to a calendar, and says so when none runs', async (
   const holidays = await anna.get('/api/holidays/scotland').expect(200);
   expect((holidays.body as { holidays: string[] }).holidays.length).toBeGreaterThan(20);
 });
+
+describe('how far a job has come', () => {
+  const state = async (id: string): Promise<unknown> =>
+    ((await anna.get(`/api/jobs/${id}`).expect(200)).body as { state: string }).state;
+  const of = (id: string, body: object) => anna.post(`/api/jobs/${id}/events`).send({ id: randomUUID(), ...body });
+
+  it('follows what is entered, and goes back with what is withdrawn', async () => {
+    const { id } = await makeJob(anna);
+    const sent = randomUUID();
+    await of(id, { id: sent, kind: 'sent', day: '2026-11-25' }).expect(201);
+    expect(await state(id)).toBe('with-operator');
+    await of(id, { kind: 'answered', day: '2026-11-26', answer: 'accepted-if', condition: 'limit', limitA: 16 }).expect(
+      201,
+    );
+    expect(await state(id)).toBe('answered');
+    const other = await makeJob(anna);
+    await of(other.id, { id: randomUUID(), kind: 'vehicle-arrives', day: '2026-12-25' }).expect(201);
+    expect(await state(other.id)).toBe('to-survey');
+    const alone = await makeJob(anna);
+    const entry = randomUUID();
+    await of(alone.id, { id: entry, kind: 'sent', day: '2026-11-25' }).expect(201);
+    await of(alone.id, { kind: 'withdrawn', day: '2026-11-25', withdraws: entry }).expect(201);
+    expect(await state(alone.id)).toBe('surveying');
+  });
+
+  it('is closed with a reason while something is owed, leaves the diary, and can be opened again', async () => {
+    const { id } = await makeJob(anna);
+    await of(id, { kind: 'sent', day: '2026-11-25' }).expect(201);
+    const refused = await of(id, { kind: 'closed', day: '2026-11-25' }).expect(422);
+    const { owed } = refused.body as { owed: { id: string }[] };
+    expect(owed.map((each) => each.id)).toEqual(
+      expect.arrayContaining(['not-signed', 'not-answered', 'not-commissioned']),
+    );
+    await of(id, { kind: 'closed', day: '2026-11-25', note: 'The customer has moved.' }).expect(201);
+    expect(await state(id)).toBe('closed');
+    const diary = (await anna.get('/api/diary').expect(200)).body as { jobs: { id: string }[] };
+    expect(diary.jobs.map((each) => each.id)).not.toContain(id);
+    await of(id, { kind: 'reopened', day: '2026-11-26' }).expect(201);
+    expect(await state(id)).toBe('with-operator');
+  });
+});
+
+describe('what came with an entry', () => {
+  it('is kept as it was, handed out to be saved, and is no other firm’s', async () => {
+    const { id } = await makeJob(anna);
+    const entry = randomUUID();
+    await anna.post(`/api/jobs/${id}/events`).send({ id: entry, kind: 'sent', day: '2026-11-25' }).expect(201);
+    const at = `/api/jobs/${id}/events/${entry}/attachments`;
+    const made = await anna
+      .post(`${at}?name=..%2Fletter.pdf`)
+      .type('application/pdf')
+      .send(Buffer.from('%PDF-1.4'))
+      .expect(201);
+    const [event] = (made.body as { events: { attachments: { id: string; name: string }[] }[] }).events;
+    const [file] = event?.attachments ?? [];
+    expect(file?.name).toBe('.. letter.pdf');
+    const got = await anna.get(`${at}/${file?.id ?? ''}`).expect(200);
+    expect(got.headers['content-disposition']).toContain('attachment');
+    expect(got.headers['x-content-type-options']).toBe('nosniff');
+    const bea = await bench.as('bea@b.example');
+    await bea.get(`${at}/${file?.id ?? ''}`).expect(404);
+    await bea.post(at).type('application/pdf').send(Buffer.from('x')).expect(404);
+  });
+  it('is refused where it is no kind that is kept, empty, or for no entry', async () => {
+    const { id } = await makeJob(anna);
+    const at = (entry: string): string => `/api/jobs/${id}/events/${entry}/attachments`;
+    await anna.post(at(randomUUID())).type('application/pdf').send(Buffer.from('x')).expect(404);
+    await anna.post(at(randomUUID())).type('text/html').send('<script>').expect(415);
+  });
+});

@@ -32,7 +32,14 @@ export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent)
     [event.id, asker.firmId, event.jobId, event.kind, event.day, JSON.stringify(event.details), asker.personId],
   );
   if (entered.rowCount !== 1) return;
-  const stage = stageOf(await eventsOf(db, event.jobId));
-  if (stage) await db.query('UPDATE jobs SET state = $2, changed_at = now() WHERE id = $1', [event.jobId, stage]);
+  // Where the entry that put it further is withdrawn, it is as it was signed, or before that.
+  await db.query(
+    `UPDATE jobs SET changed_at = now(),
+            state = coalesce($2, CASE WHEN state IN ('to-survey', 'surveying', 'signed-off') THEN state
+                                      WHEN EXISTS (SELECT 1 FROM packs k WHERE k.job_id = jobs.id) THEN 'signed-off'
+                                      ELSE 'surveying' END)
+      WHERE id = $1`,
+    [event.jobId, stageOf(await eventsOf(db, event.jobId))],
+  );
   await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
 }

@@ -17,13 +17,15 @@ import { addMessage, addTrouble, settle, submissionById, type Submission } from 
 /** Longer than the desk is waited for: only an instance that died lets a claim run out. */
 const LEASE_S = 20;
 const LONGEST_WAIT_S = 15 * 60;
+/** How many are worked on at once: one slow desk does not keep the others waiting. */
+const LANES = 3;
 
 export interface Outbox {
   readonly stop: () => Promise<void>;
 }
 
 /**
- * Works through what is to be handed in and asked after, whichever firm's, one at a time. Any number of instances may do so on one
+ * Works through what is to be handed in and asked after, whichever firm's, a few at a time. Any number of instances may do so on one
  * database: each takes what no other has. What was under way when one died is told again under the same key, so that the desk takes it once.
  */
 export function startOutbox(pool: Pool, log: Logger, operators: OperatorAddresses, everyMs = 1000): Outbox {
@@ -39,11 +41,11 @@ export function startOutbox(pool: Pool, log: Logger, operators: OperatorAddresse
       await setTimeout(everyMs, undefined, { signal: stopped.signal }).catch(() => undefined);
     }
   };
-  const running = run();
+  const running = Promise.all(Array.from({ length: LANES }, run));
   return {
-    stop: () => {
+    stop: async () => {
       stopped.abort();
-      return running;
+      await running;
     },
   };
 }

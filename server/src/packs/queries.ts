@@ -96,7 +96,7 @@ export interface NewPack {
   readonly reason: string | null;
 }
 
-/** Stores a pack, which nothing changes afterwards, and marks the job signed off. */
+/** Stores a pack, which nothing changes afterwards, and marks the job signed off; a closed one stays closed. */
 export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): Promise<void> {
   await db.query(
     `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
@@ -123,5 +123,8 @@ export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): P
       JSON.stringify(pack.pictures),
     ],
   );
-  await db.query("UPDATE jobs SET state = 'signed-off', changed_at = now() WHERE id = $1", [pack.jobId]);
+  await db.query(
+    "UPDATE jobs SET state = CASE state WHEN 'closed' THEN state ELSE 'signed-off' END, changed_at = now() WHERE id = $1",
+    [pack.jobId],
+  );
 }

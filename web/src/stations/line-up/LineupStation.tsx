@@ -53,6 +53,15 @@ export function LineupStation() {
   const [chosen, setChosen] = useState(nodeAt(arrival));
   const [shapes, setShapes] = useState(false);
   const [editing, setEditing] = useState(chosen !== undefined);
+  const [arrivedAt, setArrivedAt] = useState(arrival);
+  if (arrivedAt !== arrival) {
+    setArrivedAt(arrival);
+    const node = nodeAt(arrival);
+    if (node !== undefined) {
+      setChosen(node);
+      setEditing(true);
+    }
+  }
   const editor = useRef<HTMLDivElement>(null);
   const wide = useMedia('(min-width: 70rem)');
   const present = lineup.rows.some(({ id }) => id === chosen);

@@ -1,3 +1,4 @@
+import { areaName } from '@keen-gauge/core/rules/areas';
 import { groupedMeterPoint, meterPoint } from '@keen-gauge/core/route/meter-point';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
@@ -21,7 +22,7 @@ export function PlaceStation() {
             fault={number.state === 'faulty' ? number.says : undefined}
             help={
               number.state === 'good'
-                ? `Good: ${groupedMeterPoint(number.core)}, distributor ${number.distributor}.`
+                ? `Good: ${groupedMeterPoint(number.core)}, distributor ${number.distributor}. Area: ${areaName(number.distributor)}.`
                 : '13 digits, or all 21 from the bill under the large S.'
             }
           />
