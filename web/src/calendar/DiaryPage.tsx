@@ -58,16 +58,18 @@ export default function DiaryPage() {
           <span style={{ minWidth: '14rem' }}>
             <TextInput label="Search the diary" type="search" value={words} onChange={setWords} />
           </span>
-          <Choice
-            label="Which of them"
-            tile="7rem"
-            value={state}
-            options={[
-              { value: 'all', label: 'All' },
-              { value: 'late', label: 'Late' },
-            ]}
-            onChange={setState}
-          />
+          <span style={{ minWidth: '16rem' }}>
+            <Choice
+              label="Which of them"
+              tile="7rem"
+              value={state}
+              options={[
+                { value: 'all', label: 'All' },
+                { value: 'late', label: 'Late' },
+              ]}
+              onChange={setState}
+            />
+          </span>
         </Row>
         {error && !data && <Notice kind="act" title="The diary could not be loaded." />}
         {!data && !error && <Waiting />}

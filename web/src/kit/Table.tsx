@@ -19,6 +19,11 @@ const Ruled = styled.table`
     font-weight: 600;
     hyphens: none;
   }
+  /* What a row is about is read first, however much its cells say. */
+  & tbody th {
+    min-width: 9rem;
+    width: 28%;
+  }
 `;
 
 /** Words side by side in rows; scrolls sideways, also by the keyboard, where the screen is narrow. */
