@@ -1,5 +1,6 @@
 import { written } from '../worked';
-import { triggersOf, type RouteFacts, type Trigger } from './triggers';
+import type { RouteFacts, Trigger } from './trigger';
+import { triggersOf } from './triggers';
 
 export type RouteWay = 'fit-then-notify' | 'ask-then-fit' | 'hold';
 

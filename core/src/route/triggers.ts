@@ -1,52 +1,7 @@
-import type { Station } from '../finding';
-import type { FuseRating } from '../intake/fuse-rating';
-import { overrideOf, type ConditionVerdict } from '../intake/condition';
-import type { LoopVerdict } from '../intake/loop-status';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName, isGeneration, isLoad } from '../survey/kinds';
-import type { Survey } from '../survey/survey';
-import { exceeds, written, type Figure } from '../worked';
-import { exporting, exportOf, exportTotal } from './export';
-
-/** Everything the route is decided from. */
-export interface RouteFacts {
-  readonly survey: Survey;
-  readonly pack: RulePack;
-  readonly fuse: FuseRating;
-  readonly condition: ConditionVerdict;
-  readonly loop: LoopVerdict;
-  /** Maximum demand after the work on the most loaded phase, charger free to draw its limit. */
-  readonly unmanaged: Figure;
-  /** The same as the limiter guarantees it; the unmanaged figure where there is no limiter or it does not hold. */
-  readonly managed: Figure;
-  readonly limiterHolds: boolean;
-}
-
-/** A reason to ask the operator first, or to hold. */
-export interface Trigger {
-  readonly id: string;
-  /** `met`: the fact is known and triggers; `not-known`: it cannot be ruled out. */
-  readonly state: 'met' | 'not-known';
-  readonly leadsTo: 'ask-then-fit' | 'hold';
-  readonly title: string;
-  readonly evidence: string;
-  /** What single change would lift it. */
-  readonly clearedBy: string;
-  readonly station: Station;
-  readonly source?: string;
-  /** What one turns to lift it; reasons with the same one go together. */
-  readonly lever?: 'demand' | 'equipment' | 'record';
-  /** How much less demand would lift it, in amperes. */
-  readonly lessA?: number;
-}
-
-type Rule = (facts: RouteFacts) => Trigger | null;
-
-const trigger = (parts: Omit<Trigger, 'leadsTo' | 'state'> & Partial<Trigger>): Trigger => ({
-  state: 'met',
-  leadsTo: 'ask-then-fit',
-  ...parts,
-});
+import { overrideOf } from '../intake/condition';
+import { exceeds, written } from '../worked';
+import { EQUIPMENT_RULES } from './equipment-triggers';
+import { trigger, type Rule, type RouteFacts, type Trigger } from './trigger';
 
 const condition: Rule = ({ condition: verdict, pack }) => {
   if (verdict === 'make-safe')
@@ -173,103 +128,6 @@ const somethingProposed: Rule = ({ survey }) =>
         station: 'charger',
       });
 
-const equipmentSize: Rule = ({ survey, pack }) => {
-  const { value: limit, source } = pack.askAboveEquipmentA;
-  const large = survey.proposals.filter(
-    (each) => isLoad(each) && each.ratedA !== undefined && exceeds(each.ratedA, limit),
-  );
-  if (large.length === 0) return null;
-  return trigger({
-    id: 'equipment-above-32',
-    title: `Equipment above ${limit} A a phase`,
-    evidence: large.map((each) => `${equipmentName(each)}: ${each.ratedA} A`).join('; '),
-    clearedBy: `equipment rated ${limit} A or less`,
-    lever: 'equipment',
-    station: 'charger',
-    source,
-  });
-};
-
-const typeTested: Rule = ({ survey }) => {
-  const short = survey.proposals.filter((proposal) => proposal.typeTested !== 'yes');
-  if (short.length === 0) return null;
-  const known = short.some((proposal) => proposal.typeTested === 'no');
-  return trigger({
-    id: 'equipment-not-registered',
-    state: known ? 'met' : 'not-known',
-    title: known
-      ? 'Equipment is not on the type-tested register'
-      : 'Equipment is not shown to be on the type-tested register',
-    evidence: short.map(equipmentName).join('; '),
-    clearedBy: 'equipment on the operators’ type-tested register',
-    lever: 'equipment',
-    station: 'charger',
-    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
-  });
-};
-
-const harmonics: Rule = ({ survey }) => {
-  const short = survey.proposals.filter((each) => each.harmonics === 'neither');
-  if (short.length === 0) return null;
-  return trigger({
-    id: 'harmonics-outside-limits',
-    title: 'Equipment keeps no limits of harmonics and flicker that are connected without asking',
-    evidence: short.map(equipmentName).join('; '),
-    clearedBy: 'equipment declared to EN 61000-3-2 and -3-3, or -3-12 and -3-11',
-    lever: 'equipment',
-    station: 'charger',
-    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
-  });
-};
-
-/** A charger whose maker has not said that it cannot export, and one that can without anybody having said how much. */
-const canExport: Rule = ({ survey }) => {
-  const chargers = survey.proposals.filter(({ kind }) => kind === 'vehicle-charger');
-  const open = chargers.filter(
-    (each) => each.canExport !== 'no' && (each.canExport !== 'yes' || exportOf(each) === undefined),
-  );
-  if (open.length === 0) return null;
-  const known = open.some((proposal) => proposal.canExport === 'yes');
-  return trigger({
-    id: 'can-export',
-    state: known ? 'met' : 'not-known',
-    title: known
-      ? 'Equipment can export: generation has its own route'
-      : 'It is not known whether the equipment can export',
-    evidence: open.map(equipmentName).join('; '),
-    clearedBy: known
-      ? 'equipment that cannot export, or how much it exports'
-      : 'the maker’s data saying it cannot export',
-    lever: 'equipment',
-    station: 'charger',
-    source: 'EREC G98, G99',
-  });
-};
-
-/** Generation up to so much on each phase is connected and notified; above that, or not known, it is applied for. */
-const generation: Rule = ({ survey, pack }) => {
-  const sources = exporting(survey).filter((each) => exportOf(each) !== undefined || isGeneration(each));
-  if (sources.length === 0) return null;
-  const { value: limit, source } = pack.notifyExportUpToA;
-  const { amperes, parts } = exportTotal(survey);
-  if (amperes !== null && !exceeds(amperes, limit)) return null;
-  return trigger({
-    id: 'generation-to-apply-for',
-    state: amperes === null ? 'not-known' : 'met',
-    title:
-      amperes === null
-        ? 'How much may be sent back to the street is not known'
-        : `More than ${limit} A a phase may be sent back: generation to be applied for`,
-    evidence: amperes === null ? `${parts}.` : `${parts}: ${written(amperes)} A on the fullest phase.`,
-    clearedBy:
-      amperes === null
-        ? `all generation on the premises given a size, ${limit} A a phase or less together`
-        : `at least ${written(amperes - limit)} A less generation on that phase`,
-    station: amperes === null && survey.generation === undefined ? 'loads' : 'charger',
-    source,
-  });
-};
-
 const supplyChange: Rule = ({ survey }) => {
   const phases = survey.supply.phases !== 3 && survey.proposals.some((proposal) => proposal.phases === 3);
   const asked = [
@@ -347,11 +205,7 @@ const RULES: readonly Rule[] = [
   demandAboveThreshold,
   demandAboveFuse,
   somethingProposed,
-  equipmentSize,
-  typeTested,
-  harmonics,
-  canExport,
-  generation,
+  ...EQUIPMENT_RULES,
   supplyChange,
   development,
   importLimitation,

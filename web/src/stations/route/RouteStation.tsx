@@ -1,5 +1,5 @@
 import { meterPoint } from '@keen-gauge/core/route/meter-point';
-import type { Trigger } from '@keen-gauge/core/route/triggers';
+import type { Trigger } from '@keen-gauge/core/route/trigger';
 import { areaName } from '@keen-gauge/core/rules/areas';
 import { Link } from 'react-router';
 import styled from 'styled-components';

@@ -1,0 +1,104 @@
+import { equipmentName, isGeneration, isLoad } from '../survey/kinds';
+import { exceeds, written } from '../worked';
+import { exporting, exportOf, exportTotal } from './export';
+import { trigger, type Rule } from './trigger';
+
+const equipmentSize: Rule = ({ survey, pack }) => {
+  const { value: limit, source } = pack.askAboveEquipmentA;
+  const large = survey.proposals.filter(
+    (each) => isLoad(each) && each.ratedA !== undefined && exceeds(each.ratedA, limit),
+  );
+  if (large.length === 0) return null;
+  return trigger({
+    id: 'equipment-above-32',
+    title: `Equipment above ${limit} A a phase`,
+    evidence: large.map((each) => `${equipmentName(each)}: ${each.ratedA} A`).join('; '),
+    clearedBy: `equipment rated ${limit} A or less`,
+    lever: 'equipment',
+    station: 'charger',
+    source,
+  });
+};
+
+const typeTested: Rule = ({ survey }) => {
+  const short = survey.proposals.filter((proposal) => proposal.typeTested !== 'yes');
+  if (short.length === 0) return null;
+  const known = short.some((proposal) => proposal.typeTested === 'no');
+  return trigger({
+    id: 'equipment-not-registered',
+    state: known ? 'met' : 'not-known',
+    title: known
+      ? 'Equipment is not on the type-tested register'
+      : 'Equipment is not shown to be on the type-tested register',
+    evidence: short.map(equipmentName).join('; '),
+    clearedBy: 'equipment on the operators’ type-tested register',
+    lever: 'equipment',
+    station: 'charger',
+    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+  });
+};
+
+const harmonics: Rule = ({ survey }) => {
+  const short = survey.proposals.filter((each) => each.harmonics === 'neither');
+  if (short.length === 0) return null;
+  return trigger({
+    id: 'harmonics-outside-limits',
+    title: 'Equipment keeps no limits of harmonics and flicker that are connected without asking',
+    evidence: short.map(equipmentName).join('; '),
+    clearedBy: 'equipment declared to EN 61000-3-2 and -3-3, or -3-12 and -3-11',
+    lever: 'equipment',
+    station: 'charger',
+    source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+  });
+};
+
+/** A charger whose maker has not said that it cannot export, and one that can without anybody having said how much. */
+const canExport: Rule = ({ survey }) => {
+  const chargers = survey.proposals.filter(({ kind }) => kind === 'vehicle-charger');
+  const open = chargers.filter(
+    (each) => each.canExport !== 'no' && (each.canExport !== 'yes' || exportOf(each) === undefined),
+  );
+  if (open.length === 0) return null;
+  const known = open.some((proposal) => proposal.canExport === 'yes');
+  return trigger({
+    id: 'can-export',
+    state: known ? 'met' : 'not-known',
+    title: known
+      ? 'Equipment can export: generation has its own route'
+      : 'It is not known whether the equipment can export',
+    evidence: open.map(equipmentName).join('; '),
+    clearedBy: known
+      ? 'equipment that cannot export, or how much it exports'
+      : 'the maker’s data saying it cannot export',
+    lever: 'equipment',
+    station: 'charger',
+    source: 'EREC G98, G99',
+  });
+};
+
+/** Generation up to so much on each phase is connected and notified; above that, or not known, it is applied for. */
+const generation: Rule = ({ survey, pack }) => {
+  const sources = exporting(survey).filter((each) => exportOf(each) !== undefined || isGeneration(each));
+  if (sources.length === 0) return null;
+  const { value: limit, source } = pack.notifyExportUpToA;
+  const { amperes, parts } = exportTotal(survey);
+  if (amperes !== null && !exceeds(amperes, limit)) return null;
+  return trigger({
+    id: 'generation-to-apply-for',
+    state: amperes === null ? 'not-known' : 'met',
+    title:
+      amperes === null
+        ? 'How much may be sent back to the street is not known'
+        : `More than ${limit} A a phase may be sent back: generation to be applied for`,
+    evidence: amperes === null ? `${parts}.` : `${parts}: ${written(amperes)} A on the fullest phase.`,
+    clearedBy:
+      amperes === null
+        ? `all generation on the premises given a size, ${limit} A a phase or less together`
+        : `at least ${written(amperes - limit)} A less generation on that phase`,
+    station: amperes === null && survey.generation === undefined ? 'loads' : 'charger',
+    source,
+  });
+};
+
+/** What the new equipment itself asks for, in the order it is read out. */
+export const EQUIPMENT_RULES: readonly Rule[] = [equipmentSize, typeTested, harmonics, canExport, generation];
