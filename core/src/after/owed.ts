@@ -7,6 +7,7 @@ import { commissioningSteps } from '../management/commissioning';
 import type { RulePack } from '../rules/rule-pack';
 import { CHECKLISTS } from '../survey/after';
 import { equipmentName } from '../survey/kinds';
+import { isUpgradeOnly } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { allTests } from './tests';
 
@@ -49,7 +50,7 @@ export function owedOf({ survey, assessment, pack, events, checklists, packs }: 
   if (days.unloopAskedOn !== undefined && days.unloopedOn === undefined)
     owe('un-loop', 'The un-looping is still to come.', 'route');
   // A request for the supply alone has nothing to fit.
-  if (survey.request.upgradeOnly && survey.proposals.length === 0) return [...owed, ...listed(survey, checklists)];
+  if (isUpgradeOnly(survey)) return [...owed, ...listed(survey, checklists)];
   if (days.commissionedOn === undefined)
     owe('not-commissioned', 'The day it was commissioned is not entered.', 'after');
   if (days.noticeSentOn === undefined) owe('notice', 'The notice to the operator was not sent.', 'pack');

@@ -48,7 +48,9 @@ export function testsOf(survey: Survey, proposal: Proposal): readonly Reading[] 
     ({ proposalId, kind, nodeId }) =>
       proposalId === proposal.id ||
       // Fault current at the intake is no test of the circuit.
-      (only && proposalId === undefined && (kind !== 'prospective-fault-current' || nodeId === proposal.nodeId)),
+      (only &&
+        proposalId === undefined &&
+        (kind !== 'prospective-fault-current' || (nodeId !== undefined && nodeId === proposal.nodeId))),
   );
 }
 
@@ -60,7 +62,7 @@ export function judgeTests(
   pack: RulePack,
 ): JudgedTest[] {
   const readings = testsOf(survey, proposal);
-  const limits = limitsOf(circuit, survey, readings, pack);
+  const limits = limitsOf(circuit, readings, pack);
   return [
     ...TEST_KINDS.map((kind): JudgedTest => {
       const taken = readings.filter((each) => each.kind === kind && each.value !== undefined);
@@ -106,30 +108,54 @@ function judged({ value = 0, bound = 'exact' }: Reading, { most, least, sureUpTo
 
 function limitsOf(
   circuit: CircuitAssessment | undefined,
-  survey: Survey,
   readings: readonly Reading[],
   pack: RulePack,
 ): Readonly<Record<TestKind, Limit>> {
   const loopMost = circuit?.loopLimit.value ?? null;
-  const ze = survey.earthing.zeOhm ?? exact(survey.readings, 'loop-impedance-external');
-  const room = loopMost === null || ze === null ? null : Math.max(0, loopMost - ze);
+  const before = circuit?.loopBefore.value ?? null;
+  const hot = pack.circuit.hotFactor.value;
   const r1r2 = exact(readings, 'r1-r2');
   const open = (why: string): Limit => ({ says: 'not known', most: null, least: null, why });
   return {
-    // What is measured cold has to leave room for the supply's own impedance.
-    'r1-r2': room === null ? open('Ze or the largest loop impedance is not known') : atMost(room, 'Ω, Zs less Ze'),
+    'r1-r2':
+      loopMost === null || before === null
+        ? open('the loop impedance before it, or the largest allowed, is not known')
+        : cold(Math.max(0, loopMost - before), 0, hot, 'what the supply leaves of Zs'),
     'r1-rn': r1r2 === null ? open('R1 + R2 is not measured, and nothing else says what it should be') : plausible(r1r2),
     'insulation-resistance': atLeast(pack.circuit.leastInsulationMOhm.value, 'MΩ'),
     'loop-impedance-circuit':
-      loopMost === null ? open('the largest loop impedance is not known') : atMost(loopMost, 'Ω'),
+      loopMost === null
+        ? open('the largest loop impedance is not known')
+        : cold(loopMost, Math.min(before ?? 0, loopMost), hot, 'for its device'),
     'prospective-fault-current': faultCurrent(pack),
     'rcd-time': atMost(pack.circuit.rcdTripMs.value, 'ms at its rated residual current'),
   };
 }
 
-/** Line and neutral are the same conductor in a radial circuit, and the protective one no thicker: R1 + Rn is no more than R1 + R2. */
+/**
+ * Resistance measured cold, which rises by `hot` as the circuit carries its current: over `most` it fails as it stands, and it is sure only as
+ * far as it stays within it warm. `before` is no part of the circuit and does not rise with it.
+ */
+function cold(most: number, before: number, hot: number, what: string): Limit {
+  const sureUpTo = before + (most - before) / hot;
+  return {
+    says: `at most ${written(sureUpTo)} Ω cold, ${written(most)} Ω warm, ${what}`,
+    most,
+    least: null,
+    sureUpTo,
+    why: 'within the limit as it was measured cold, over it once the cable is warm: reckon it with the temperature it was measured at',
+  };
+}
+
+/** In a radial circuit line and neutral are alike and the protective conductor is mostly no thicker: more than R1 + R2 wants a reason. */
 function plausible(r1r2: number): Limit {
-  return { ...atMost(r1r2 * 1.05, ''), says: `no more than R1 + R2, ${written(r1r2)} Ω` };
+  return {
+    says: `usually no more than R1 + R2, ${written(r1r2)} Ω`,
+    most: Infinity,
+    least: null,
+    sureUpTo: r1r2 * 1.05,
+    why: 'more than R1 + R2: a larger protective conductor or an armour may be why, otherwise a bad joint',
+  };
 }
 
 /** What a device breaks by itself is sure; beyond that the board with the fuse before it has to be declared for it. */

@@ -37,6 +37,8 @@ export interface CircuitAssessment {
   readonly lengthM: number | null;
   readonly recordedMm2: number | null;
   readonly dropBefore: Figure;
+  /** Of the supply and everything before this circuit, warm; and the most there may be at its end. */
+  readonly loopBefore: Figure;
   readonly loopLimit: Figure;
   readonly search: SizeSearch | null;
   /** How the recorded size does; null where none is recorded or it is not in the table. */
@@ -91,6 +93,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
   const lines = proposal.phases === 3 && linesAt(from, facts) === 3 ? 3 : 1;
   const form = cableForm(rules, circuit.cableType, lines);
   const dropBefore = dropTo(from, facts);
+  const before = loopBefore(proposal, from, facts);
   const disconnects = disconnection(proposal, circuit, ratingA, from, facts);
   const gap = designA === null ? notKnown('the rating of the equipment is not known') : form;
   const run = form.ok && designA !== null ? runOf(form.value, designA) : null;
@@ -107,7 +110,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
       current: lines === 3 ? { lineA: amperes, neutralA: 0 } : singlePhase(amperes),
       deviceA: deviceRating(ratingA, circuit.deviceRatingA === undefined),
       dropBefore,
-      loopBefore: loopBefore(proposal, from, facts),
+      loopBefore: before,
       loopLimit: disconnects.limit,
       clearsS: disconnects.clearsS,
       cpc: circuit,
@@ -124,6 +127,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     lengthM: length.ok ? length.value : null,
     recordedMm2: circuit.sizeMm2 ?? null,
     dropBefore: shown('Volt drop before this circuit', '%', dropBefore),
+    loopBefore: shown('Loop impedance before this circuit', 'Ω', before),
     loopLimit: shown('Largest loop impedance', 'Ω', disconnects.limit),
     search,
     recorded: search?.sizes.find(({ sizeMm2 }) => sizeMm2 === circuit.sizeMm2) ?? null,

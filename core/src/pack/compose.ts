@@ -4,6 +4,7 @@ import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { RulePack } from '../rules/rule-pack';
 import type { Measurement } from '../survey/measurement';
+import { isUpgradeOnly } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NATION_NAMES, PREMISES_NAMES } from '../survey/words';
 import type { Figure } from '../worked';
@@ -73,7 +74,7 @@ export function composePack(
   const { route, demand, supply } = assessment;
   const sections = sectionsOf(survey, assessment, pack, signedBy);
   return {
-    title: survey.request.upgradeOnly && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
+    title: isUpgradeOnly(survey) && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
     purpose: purposeOf(route.way, pack),
     sections,
     lineup: lineupOf(survey, assessment),

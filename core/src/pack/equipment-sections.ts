@@ -1,8 +1,9 @@
 import { exportTotal } from '../route/export';
 import { HARMONICS_NAMES, isCharger, isGeneration, KIND_NAMES } from '../survey/kinds';
-import type { Proposal } from '../survey/proposal';
+import { isUpgradeOnly, type Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NODE_NAMES, type Answer } from '../survey/words';
+import { written } from '../worked';
 import { openPenRows } from './earthing-section';
 import { NOT_KNOWN, row, type Row, type Section } from './rows';
 
@@ -78,7 +79,7 @@ export function requestSection(survey: Survey): Section {
   return {
     title: 'Asked of the operator',
     rows: [
-      ...(request.upgradeOnly ? [row('Request', 'A change of supply; nothing is to be connected now')] : []),
+      ...(isUpgradeOnly(survey) ? [row('Request', 'A change of supply; nothing is to be connected now')] : []),
       ...(request.fuseUpgrade
         ? [row('A larger cut-out fuse', request.wantedFuseA === undefined ? 'Yes' : `${request.wantedFuseA} A`)]
         : []),
@@ -89,7 +90,7 @@ export function requestSection(survey: Survey): Section {
         ? [
             row(
               'All generation on the premises, each phase',
-              total.amperes === null ? undefined : `${total.amperes} A`,
+              total.amperes === null ? undefined : `${written(total.amperes)} A`,
               total.parts,
             ),
           ]

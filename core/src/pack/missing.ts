@@ -2,6 +2,7 @@ import type { Assessment } from '../assessment';
 import type { AskOf, Station } from '../finding';
 import { equipmentName } from '../survey/kinds';
 import { fieldPath } from '../field-path';
+import { isUpgradeOnly } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 
 /** Something the operator will want that is not there yet, and where to put it. */
@@ -37,7 +38,7 @@ export function missingItems(survey: Survey, assessment: Assessment): Missing[] 
     !place.postcode && need('postcode', 'The postcode.', 'place', 'customer', 'place.postcode'),
     !place.operatorName &&
       need('operator-name', 'The network operator’s name.', 'place', 'surveyor', 'place.operatorName'),
-    survey.request.upgradeOnly === true &&
+    isUpgradeOnly(survey) &&
       !survey.request.fuseUpgrade &&
       !survey.request.newPhases &&
       need('which-upgrade', 'Which change of supply is asked for.', 'route', 'surveyor', 'request.fuseUpgrade'),

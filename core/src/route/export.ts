@@ -2,6 +2,7 @@ import { supplyPhases } from '../demand/connected';
 import { isGeneration, equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
+import { written } from '../worked';
 import { GENERATION_NAMES, type LoadPhase, type Phase } from '../survey/words';
 
 /** What may flow back to the street when nothing else runs, on the fullest line. */
@@ -48,7 +49,7 @@ export function exportTotal(survey: Survey): ExportTotal {
     sources.reduce((sum, { amperes = 0, phases, phase }) => (gives(line, phases, phase) ? sum + amperes : sum), 0);
   return {
     amperes: Math.max(0, ...lines.map(total)),
-    parts: sources.map(({ name, amperes = 0 }) => `${name} ${amperes} A`).join(' + '),
+    parts: sources.map(({ name, amperes = 0 }) => `${name} ${written(amperes)} A`).join(' + '),
   };
 }
 

@@ -158,6 +158,13 @@ describe('a plain upgrade', () => {
       { label: 'A larger cut-out fuse', value: '100 A' },
     ]);
   });
+  it('is one no more once something is to be connected', () => {
+    const both = structuredClone(upgrade);
+    both.proposals = settledSurvey().proposals;
+    const assessment = assess(both, gbDefault);
+    const signedBy = { firm: 'F', name: 'N', registration: 'R', at: '2026-11-25T09:00:00Z' };
+    expect(composePack(both, assessment, gbDefault, signedBy).title).toBe('Application to connect new equipment');
+  });
   it('says which change, before it is complete', () => {
     const open = settledSurvey((s) => {
       s.proposals = [];

@@ -1,3 +1,4 @@
+import { isUpgradeOnly } from '../survey/proposal';
 import { overrideOf } from '../intake/condition';
 import { exceeds, written } from '../worked';
 import { EQUIPMENT_RULES } from './equipment-triggers';
@@ -117,7 +118,7 @@ const demandAboveFuse: Rule = ({ unmanaged, managed, limiterHolds, pack, fuse })
 };
 
 const somethingProposed: Rule = ({ survey }) =>
-  survey.proposals.length > 0 || survey.request.upgradeOnly
+  survey.proposals.length > 0 || isUpgradeOnly(survey)
     ? null
     : trigger({
         id: 'nothing-proposed',
@@ -137,13 +138,13 @@ const supplyChange: Rule = ({ survey }) => {
     survey.request.newPhases ? 'more phases' : '',
     phases && !survey.request.newPhases ? 'more phases, since the equipment is three-phase and the supply is not' : '',
   ].filter((text) => text !== '');
-  if (asked.length === 0 && survey.request.upgradeOnly) asked.push('a change of supply, and not yet said which');
+  if (asked.length === 0 && isUpgradeOnly(survey)) asked.push('a change of supply, and not yet said which');
   if (asked.length === 0) return null;
   return trigger({
     id: 'supply-change',
     title: 'A change to the supply is asked for',
     evidence: `Asked for: ${asked.join('; ')}.`,
-    clearedBy: survey.request.upgradeOnly ? 'not asking for it' : 'equipment that suits the supply as it is',
+    clearedBy: isUpgradeOnly(survey) ? 'not asking for it' : 'equipment that suits the supply as it is',
     station: 'route',
   });
 };

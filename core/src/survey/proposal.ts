@@ -153,3 +153,11 @@ export class SupplyRequest {
   /** Export limitation scheme (EREC G100). */
   @YesNo() exportLimitation?: boolean;
 }
+
+/** Only the supply is asked about: said so, and nothing is to be connected. */
+export function isUpgradeOnly(survey: {
+  readonly request: SupplyRequest;
+  readonly proposals: readonly Proposal[];
+}): boolean {
+  return survey.request.upgradeOnly === true && survey.proposals.length === 0;
+}

@@ -35,11 +35,17 @@ export type Asked =
 
 const PATIENCE_MS = 12_000;
 
+/** How long a desk is waited for while so many bytes go to it: over a slow line a pack of photographs takes minutes. */
+export function patienceMs(bytes: number): number {
+  return Math.min(600_000, PATIENCE_MS + Math.ceil(bytes / 100));
+}
+
 export async function handIn(address: string, key: string, bundle: Buffer): Promise<HandedIn> {
   const came = await call(new URL('submissions', base(address)), {
     method: 'POST',
     headers: { 'content-type': 'application/zip', 'idempotency-key': key },
     body: new Uint8Array(bundle),
+    signal: AbortSignal.timeout(patienceMs(bundle.length)),
   });
   if (came.kind === 'trouble') return came;
   const { status, body } = came;
@@ -53,7 +59,10 @@ export async function handIn(address: string, key: string, bundle: Buffer): Prom
 }
 
 export async function askAfter(address: string, reference: string): Promise<Asked> {
-  const came = await call(new URL(`submissions/${encodeURIComponent(reference)}`, base(address)), { method: 'GET' });
+  const came = await call(new URL(`submissions/${encodeURIComponent(reference)}`, base(address)), {
+    method: 'GET',
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
   if (came.kind === 'trouble') return came;
   if (came.status !== 200)
     return {
@@ -74,7 +83,7 @@ type Came =
 async function call(url: URL, request: RequestInit): Promise<Came> {
   let response: Response;
   try {
-    response = await fetch(url, { ...request, redirect: 'error', signal: AbortSignal.timeout(PATIENCE_MS) });
+    response = await fetch(url, { ...request, redirect: 'error' });
   } catch (error) {
     const slow = error instanceof Error && error.name === 'TimeoutError';
     return { kind: 'trouble', why: slow ? 'It did not answer in time.' : 'It cannot be reached.' };

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import type { Agent } from 'supertest';
 import { startOperator } from '../../../standins/operator/service';
 import { makeJob, testBench, type TestBench } from '../testing/bench';
+import { patienceMs } from './desk-client';
 import { startOutbox, workOnce } from './outbox';
 
 /** The stand-in operator on a port of its own, and an outbox worked by hand: nothing here waits for a clock. */
@@ -296,6 +297,29 @@ describe('what may be handed in', () => {
     await oneStep();
     await anna.post(`/api/jobs/${again.jobId}/submissions/${tried}/stop`).expect(200);
     expect((await says(again.jobId)).at(-1)).toMatch(/^Stopped after 1 try; whether the operator has it is not known/);
+  });
+  it('stopped, it can be taken up again, under the key it had: the desk has it once whatever had arrived', async () => {
+    await setDesk({ mood: 'drops' });
+    const job = await signed();
+    const id = await asked(job);
+    await oneStep();
+    await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(200);
+    await setDesk({ mood: 'well' });
+    await asked(job);
+    await oneStep();
+    expect(await handed(job.pack)).toMatchObject([{ times: 2 }]);
+    expect((await conversation(job.jobId)).id).toBe(id);
+    expect((await says(job.jobId)).slice(1, 3)).toEqual([
+      'Stopped after 1 try; whether the operator has it is not known: ask.',
+      'Taken up again',
+    ]);
+    expect((await events(job.jobId)).map(({ kind }) => kind)).toEqual(['sent']);
+  });
+  it('a large one is waited for as long as a slow line takes', () => {
+    // 60 MB at 100 kB a second are ten minutes, the longest there is.
+    expect(patienceMs(0)).toBe(12_000);
+    expect(patienceMs(1_000_000)).toBe(22_000);
+    expect(patienceMs(200_000_000)).toBe(600_000);
   });
   it('by hand where there is no link', async () => {
     operators.clear();

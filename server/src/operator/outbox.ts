@@ -8,14 +8,15 @@ import type { Logger } from 'pino';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { eventsOf, insertEvent } from '../events/queries';
 import { packNumber } from '../jobs/numbers';
-import { wholeBundle } from '../packs/bundle';
+import { wholeBundle, type StoredBundle } from '../packs/bundle';
 import { packBundleOf } from '../packs/queries';
 import { addressFor, type OperatorAddresses } from './addresses';
-import { askAfter, handIn, type DeskAnswer, type Trouble } from './desk-client';
-import { addMessage, addTrouble, settle, submissionById, type Submission } from './queries';
+import { askAfter, handIn, patienceMs, type DeskAnswer, type HandedIn, type Trouble } from './desk-client';
+import { addMessage, addTrouble, holdClaim, settle, submissionById, type Submission } from './queries';
 
-/** Longer than the desk is waited for: only an instance that died lets a claim run out. */
+/** Longer than the desk is waited for, and held on to while a pack is on its way: only an instance that died lets a claim run out. */
 const LEASE_S = 20;
+const MARGIN_S = 8;
 const LONGEST_WAIT_S = 15 * 60;
 /** How many are worked on at once: one slow desk does not keep the others waiting. */
 const LANES = 3;
@@ -82,7 +83,7 @@ async function sendIt(pool: Pool, asker: Claim, submission: Submission, address:
     ? ({ kind: 'returned', why: 'The pack has no archive.' } as const)
     : address === undefined
       ? NO_LINK
-      : await handIn(address, submission.id, await buffer(await wholeBundle(pool, asker, found.stored)));
+      : await sendTo(pool, asker, address, found.stored);
   await held(pool, asker, submission, async (db, now) => {
     const note = (direction: 'out' | 'in', says: string): Promise<boolean> =>
       addMessage(db, asker.firmId, now.id, { direction, says });
@@ -108,6 +109,14 @@ async function sendIt(pool: Pool, asker: Claim, submission: Submission, address:
   });
 }
 
+/** The claim lasts as long as this instance waits for the desk, and a little longer. */
+async function sendTo(pool: Pool, asker: Claim, address: string, stored: StoredBundle): Promise<HandedIn> {
+  const bundle = await buffer(await wholeBundle(pool, asker, stored));
+  const seconds = patienceMs(bundle.length) / 1000 + MARGIN_S;
+  await inFirm(pool, asker, (db) => holdClaim(db, asker.id, seconds));
+  return handIn(address, asker.id, bundle);
+}
+
 async function askIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
   const came = address === undefined ? NO_LINK : await askAfter(address, submission.reference ?? '');
   await held(pool, asker, submission, async (db, now) => {
@@ -117,7 +126,7 @@ async function askIt(pool: Pool, asker: Claim, submission: Submission, address: 
       return;
     }
     for (const answer of came.answers) await enter(db, asker, now, answer);
-    // A desk may change its mind or tell it again: it is asked on, ever more seldom, until the job is fitted or closed.
+    // A desk may change its mind or tell it again: it is asked on, as seldom as it says, until the job is fitted or closed.
     const settled = came.answers.length > 0 && (await isOver(db, now.jobId));
     await settle(db, now.id, settled ? 'answered' : 'handed-in', {
       afterS: came.answers.length > 0 ? Math.max(came.pollAfterS, 5) : came.pollAfterS,

@@ -30,13 +30,17 @@ const COLUMNS = `s.id, s.job_id AS "jobId", s.pack_id AS "packId", k.number AS "
   s.attempts, coalesce(s.claimed_until > now(), false) AS "underWay", s.reference, p.name AS "askedBy", s.asked_at AS "askedAt"`;
 const FROM = 'submissions s JOIN packs k ON k.id = s.pack_id JOIN people p ON p.id = s.asked_by';
 
+export interface Conversation extends Submission {
+  /** The operator has answered, whether or not it is asked on. */
+  readonly answered: boolean;
+  readonly messages: readonly Message[];
+}
+
 /** Everything handed in of a job, newest first, each with its conversation. */
-export async function conversationsOf(
-  db: PoolClient,
-  jobId: string,
-): Promise<(Submission & { readonly messages: readonly Message[] })[]> {
-  const found = await db.query<Submission & { messages: Message[] }>(
+export async function conversationsOf(db: PoolClient, jobId: string): Promise<Conversation[]> {
+  const found = await db.query<Conversation>(
     `SELECT ${COLUMNS},
+            EXISTS (SELECT 1 FROM submission_messages m WHERE m.submission_id = s.id AND m.remote_id IS NOT NULL) AS answered,
             (SELECT coalesce(json_agg(json_build_object('at', m.at, 'direction', m.direction, 'says', m.says) ORDER BY m.id), '[]')
                FROM submission_messages m WHERE m.submission_id = s.id) AS messages
        FROM ${FROM} WHERE s.job_id = $1 ORDER BY s.asked_at DESC`,
@@ -91,6 +95,14 @@ export async function addTrouble(db: PoolClient, firmId: string, submissionId: s
     [submissionId],
   );
   if (last.rows[0]?.says !== says) await addMessage(db, firmId, submissionId, { direction: 'trouble', says });
+}
+
+/** Holds a claim for longer, while something takes its time. */
+export async function holdClaim(db: PoolClient, id: string, seconds: number): Promise<void> {
+  await db.query('UPDATE submissions SET claimed_until = now() + make_interval(secs => $2) WHERE id = $1', [
+    id,
+    seconds,
+  ]);
 }
 
 /** How a submission stands now, and in how many seconds it is looked at again; lets go of it. */

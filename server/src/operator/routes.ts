@@ -48,7 +48,12 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
         await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(pack?.number ?? 0) });
       } else {
         const known = (await conversationsOf(db, jobId)).find((each) => each.packId === packId);
-        if (known?.id !== id)
+        if (known?.state === 'stopped') {
+          // Taken up again under its old key: should it have arrived before it was stopped, the desk has it once all the same.
+          await settle(db, known.id, 'waiting', { failed: true });
+          await addMessage(db, asker.firmId, known.id, { direction: 'out', says: 'Taken up again' });
+          await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(known.packNumber) });
+        } else if (known?.id !== id)
           throw new Problem(409, 'Handed in already', 'This pack is in the outbox or with the operator already.');
       }
       return conversationsOf(db, jobId);
@@ -71,7 +76,7 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
           ? 'Stopped before it was sent'
           : `Stopped after ${found.attempts} ${found.attempts === 1 ? 'try' : 'tries'}; whether the operator has it is not known: ask.`;
       await addMessage(db, asker.firmId, id, { direction: 'out', says });
-      await settle(db, id, 'stopped');
+      await settle(db, id, 'stopped', { failed: true });
       await audit(db, asker, jobId, 'hand-in-stopped', { pack: packNumber(found.packNumber) });
       return conversationsOf(db, jobId);
     });

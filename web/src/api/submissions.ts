@@ -7,6 +7,7 @@ export interface Conversation {
   readonly packNumber: number;
   readonly state: 'waiting' | 'handed-in' | 'answered' | 'returned' | 'stopped';
   readonly attempts: number;
+  readonly answered: boolean;
   readonly reference: string | null;
   readonly askedBy: string;
   readonly askedAt: string;

@@ -52,7 +52,7 @@ export function OperatorPanel() {
     }
   };
   if (!newest) return null;
-  const mayHandIn = data?.linked && !sent && newest.route !== 'hold';
+  const mayHandIn = data?.linked && (!sent || sent.state === 'stopped') && newest.route !== 'hold';
   return (
     <Panel aria-label="With the operator">
       <h2>With the operator</h2>
@@ -100,7 +100,7 @@ export function OperatorPanel() {
 }
 
 function OneConversation({
-  conversation: { packNumber: number, state, reference, attempts, askedBy, askedAt, messages },
+  conversation: { packNumber: number, state, answered, reference, attempts, askedBy, askedAt, messages },
   onStop,
 }: {
   readonly conversation: Conversation;
@@ -115,7 +115,7 @@ function OneConversation({
     >
       <Row>
         <strong className="figures">{name}</strong>
-        <span>{STATES[state]}</span>
+        <span>{STATES[answered ? 'answered' : state]}</span>
         {reference !== null && <span className="figures">{reference}</span>}
         {state === 'waiting' && (
           <>
