@@ -4,7 +4,7 @@ import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import type { Running } from '@keen-gauge/core/trial/controller';
 import { eveningSeconds, playSeconds } from '@keen-gauge/core/trial/evening';
 import { EVENING_TERMS } from '@keen-gauge/core/trial/play';
-import { OPERATES_AT } from '@keen-gauge/core/trial/fuse';
+import { OPERATES_AT } from '@keen-gauge/core/management/fuse-warming';
 import { ALWAYS_A, HABITS } from '@keen-gauge/core/trial/habits';
 import { householdYear, type TrialLoad } from '@keen-gauge/core/trial/household';
 import { playYear, type VehicleNeeds, type YearTerms } from '@keen-gauge/core/trial/year';

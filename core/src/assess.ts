@@ -1,125 +1,169 @@
 import type { Assessment, PerPhase } from './assessment';
+import { testFindings } from './after/test-findings';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
+import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
 import { assessFeeders } from './circuit/feeder';
 import { feederFindings } from './circuit/feeder-findings';
 import { uncountedAtFeeders } from './circuit/feeder-loads';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
 import { declaredDemand, withWhole } from './demand/declared';
-import { loadFindings } from './demand/findings';
+import { declarationFindings } from './demand/findings';
 import { basisGap, basisShortfall, demandPerPhase, inBasis } from './demand/maximum-demand';
 import { measuredDemand, measuredFindings } from './demand/measured/verdict';
+import { readingAgainstDemand } from './demand/readings-against';
 import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
 import { assessEarthing, earthingFindings } from './earthing/assess-earthing';
-import { STATIONS, type Finding } from './finding';
+import { STATIONS, type Finding, type Statement } from './finding';
+import { verdictsOf } from './grounds/verdicts';
 import { conditionFindings, conditionVerdict } from './intake/condition';
-import { fuseFindings, fuseRating } from './intake/fuse-rating';
+import { fuseFindings, fuseName, fuseRating, fusesOnTheWay, type FuseRating } from './intake/fuse-rating';
 import { checkFindings } from './intake/checks/findings';
 import { loopFindings, loopVerdict } from './intake/loop-status';
 import { readingFindings } from './intake/readings';
 import { sharedService, sharedServiceFindings } from './intake/shared-service';
-import { clampLimit, limiterVerdict } from './management/clamp-limit';
+import { clampLimit } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
 import { chargerLimitA } from './management/limiter';
+import { limiterVerdict } from './management/limiter-verdict';
 import { placementFindings } from './management/placement';
 import { sourceFindings } from './management/sources';
 import {
-  assessNodes,
+  leastHeadroom,
   overloadFindings,
-  unratedFindings,
+  reckonNodes,
   weakestNode,
+  withHeadroom,
   withNeighbours,
+  type ReckonedNode,
   type Reckoner,
 } from './node-assessments';
-import { placeFindings } from './route/place-findings';
+import { askFindings, openQuestions } from './questions/register';
+import type { SupplyDemand } from './route/trigger';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
 import type { Proposal } from './survey/proposal';
 import type { Survey } from './survey/survey';
 import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words';
 import { nodeOf } from './tree/sets-below';
-import { hangsFrom, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
+import { hangsFrom, outermostFuse, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
 
 /**
- * Everything that can be said of a valid survey under a rule pack. Pure and total: whatever is missing becomes a
- * finding or a figure that says it is not known; nothing is thrown.
+ * Everything that can be said of a valid survey under a rule pack, in this order: figures, what is found, what is asked, the verdicts that
+ * rest on all three, and the route that is decided from the verdicts. Pure and total: whatever is missing becomes a question or a figure that
+ * says it is not known; nothing is thrown.
  */
 export function assess(survey: Survey, pack: RulePack): Assessment {
-  const phases = supplyPhases(survey.supply.phases);
-  const premises = survey.place.premises ?? 'household';
-  const byLists = reckonerOf(phases, premises, pack);
-  const tree = supplyTree(survey);
-  const device = tree.device?.node;
-  const fuse = fuseRating(device, pack);
-
-  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, pack));
-  const equipment = survey.proposals.map((proposal) =>
-    connectedProposal(onItsLine(proposal, tree), chargerLimitA(proposal), phases),
-  );
-  // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
-  const connected = belowDevice(loads, tree);
-  const proposed = belowDevice(equipment, tree);
-  const measured = measuredDemand(survey, phases, pack);
-  const listed = keptByBasis(connected);
-  const declared = declaredDemand(survey, connected, measured, byLists, listed, pack);
-  const { basis, lists } = declared;
-  const counted = listed(lists);
-  const reckoner = withWhole(byLists, counted, declared.whole);
-  const isMeasured = phases.every((phase) => declared.whole[phase] !== undefined);
-  const gap = isMeasured ? undefined : basisGap(connected, lists);
-  const shortfall = isMeasured ? undefined : basisShortfall(connected, lists);
-  const unsized = proposed.some(({ currentA }) => currentA === null)
-    ? 'The rating of the new equipment is not known.'
-    : undefined;
-  const before = perPhase(reckoner(counted), 'MD now', gap, shortfall);
-  const afterUnmanaged = perPhase(reckoner([...counted, ...proposed]), 'MD after', gap, shortfall ?? unsized);
-
-  const limit = clampLimit(survey, tree);
-  const assessed = assessNodes({
-    survey,
-    tree,
-    fuse,
-    counted: connected === loads ? counted : inBasis(loads, lists),
-    proposed: equipment,
-    limit,
-    reckoner,
-    gap,
-  });
-  const limiter = limiterVerdict(survey, limit, assessed);
-  const originId = device?.id ?? tree.root?.node.id;
-  const managedAtOrigin = assessed.find(({ id }) => id === originId)?.managed;
-  const complete = worstPhase(afterUnmanaged).bound === 'exact';
-  const afterManaged = (limiter.holds && complete ? managedAtOrigin : undefined) ?? afterUnmanaged;
+  const reckoned = reckonDemand(survey, pack);
+  const { tree, phases, premises, connected, counted, declared, measured, before, afterUnmanaged, fuses } = reckoned;
+  const [fuse = fuseRating(undefined, pack)] = fuses.filter(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
   const condition = conditionVerdict(survey.intake);
   const loop = loopVerdict(survey.intake.loop);
+  const limit = clampLimit(survey, tree, pack);
+  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, pack, counted: reckoned.countedAnywhere });
+  const at = (id: string | undefined): ReckonedNode | undefined => reckonedNodes.find((node) => node.id === id);
+  const origin = at(tree.device?.node.id ?? tree.root?.node.id);
   const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
-  // What the service carries, which may be more than what hangs below this supply's own fuse.
-  const carried = assessed.find(({ id }) => id === service?.id);
-  const shared = sharedService(
-    survey.intake.loop,
-    service?.ratingA,
-    carried?.before ?? before,
-    (limiter.holds && complete ? carried?.managed : undefined) ?? carried?.after ?? afterManaged,
+  const carried = at(service?.id);
+  // The service carries what hangs beside this supply's own fuse as well, and the neighbours.
+  const sharedWith = (managed: boolean): ReturnType<typeof sharedService> =>
+    sharedService(
+      survey.intake.loop,
+      service?.ratingA,
+      carried?.before ?? before,
+      (managed ? carried?.managed : undefined) ?? carried?.after ?? afterUnmanaged,
+      pack,
+    );
+  const ifHeld = sharedWith(true);
+  const { limiter, verdict: limiterGrounds } = limiterVerdict({
+    survey,
+    tree,
     pack,
-  );
-  const nodes = shared?.known && service ? withNeighbours(assessed, service.id, shared) : assessed;
+    fuses,
+    limit,
+    nodes: reckonedNodes,
+    sharedLeftA: ifHeld?.known ? leastHeadroom(ifHeld.left) : undefined,
+  });
+  const held = limiter.holds === true && limiter.kind === 'clamp';
+  const afterManaged = (held ? origin?.managed : undefined) ?? afterUnmanaged;
+  const shared = held ? ifHeld : sharedWith(false);
+  const ownNodes = withHeadroom(reckonedNodes, held);
+  const nodes = shared?.known && service ? withNeighbours(ownNodes, service.id, shared) : ownNodes;
   const earth = { survey, tree, fuse, pack, after: afterUnmanaged };
   const earthing = assessEarthing(earth);
-  const facts = {
+  const circuitFacts: CircuitFacts = {
     survey,
     pack,
     tree,
     phases,
-    nodes: new Map(assessed.map((node) => [node.id, node])),
-    uncountedA: uncountedAtFeeders(tree, loads, lists, byLists),
+    limiterHolds: held,
+    nodes: new Map(ownNodes.map((node) => [node.id, node])),
+    uncountedA: uncountedAtFeeders(tree, reckoned.loads, declared.lists, reckoned.byLists),
   };
-  const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, facts) }));
-  const feeders = assessFeeders(facts, ownDrops(circuits));
+  const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
+  const feeders = assessFeeders(circuitFacts, ownDrops(circuits));
+  const statements: Statement[] = [
+    ...conditionFindings(survey.intake, pack),
+    ...fuseFindings(survey, fuses),
+    ...loopFindings(survey.intake.loop, pack),
+    ...sharedServiceFindings(shared),
+    ...checkFindings({ survey, pack, tree, fuse }),
+    ...readingFindings(survey),
+    ...earthingFindings(earth, earthing),
+    ...measuredFindings(survey, measured, pack),
+    ...declarationFindings(survey, connected),
+    ...declared.findings,
+    ...readingAgainstDemand(survey, tree, nodes),
+    ...sourceFindings(survey, tree),
+    ...chargerFindings(survey, pack, tree),
+    ...placementFindings(survey, tree, connected),
+    ...overloadFindings(nodes),
+    ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, circuitFacts)),
+    ...feederFindings(feeders),
+    ...testFindings(
+      survey,
+      circuits.map(({ assessed }) => assessed),
+      pack,
+    ),
+  ];
+  const questions = openQuestions({
+    survey,
+    pack,
+    tree,
+    fuse,
+    fuses,
+    condition,
+    loop,
+    shared,
+    connected,
+    measured,
+    basis: declared.basis,
+    earthing,
+    circuits: circuits.map(({ assessed }) => assessed),
+    circuitFacts,
+    feeders,
+  });
+  const verdicts = verdictsOf({
+    survey,
+    pack,
+    tree,
+    fuses,
+    condition,
+    loop,
+    basis: declared.basis,
+    after: afterUnmanaged,
+    nodes,
+    earthing,
+    circuits: circuits.map(({ assessed }) => assessed),
+    limiter: limiterGrounds,
+    statements,
+    questions,
+  });
 
   return {
     format: 'keen-gauge-assessment',
-    version: 1,
+    version: 2,
     rulePack: { id: pack.id, version: pack.version, title: pack.title },
     supply: {
       phases,
@@ -129,17 +173,25 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       loop,
       sharedService: shared,
       condition,
-      deviceId: device?.id ?? null,
+      deviceId: tree.device?.node.id ?? null,
     },
     demand: {
-      basis,
-      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
-      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
+      basis: declared.basis,
+      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, reckoned.byLists),
+      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, reckoned.byLists),
       byMeasurement: measured.byMeasurement,
       baseLoad: measured.base,
       // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
       get everythingOn() {
-        return eachPhase(phases, (phase) => everythingOn(connected, phase));
+        return eachPhase(phases, (phase) =>
+          everythingOn(
+            connected,
+            phase,
+            premises,
+            pack,
+            greatest(before[phase]?.value, measured.byMeasurement[phase]?.value),
+          ),
+        );
       },
       get comparison() {
         return eachPhase(phases, (phase) => compareBases(connected, phase, premises, pack));
@@ -152,8 +204,8 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       afterUnmanaged,
       afterManaged,
       headroom: headroomOf(fuse.figure, afterManaged),
-      beforeKva: apparentPower('MD now', before, pack),
-      afterKva: apparentPower('MD after', afterManaged, pack),
+      beforeKva: apparentPower('MD now', before, pack, reckoned.oneLineBefore),
+      afterKva: apparentPower('MD after', afterManaged, pack, reckoned.oneLineAfter),
       limiter,
     },
     nodes,
@@ -161,37 +213,121 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     earthing,
     circuits: circuits.map((each) => each.assessed),
     feeders,
-    findings: inWalkOrder([
-      ...placeFindings(survey),
-      ...conditionFindings(survey.intake, pack),
-      ...fuseFindings(device, fuse),
-      ...loopFindings(survey.intake.loop, pack),
-      ...sharedServiceFindings(shared),
-      ...checkFindings({ survey, pack, tree, fuse }),
-      ...readingFindings(survey),
-      ...earthingFindings(earth, earthing),
-      ...loadFindings(survey, connected),
-      ...measuredFindings(survey, measured, pack),
-      ...declared.findings,
-      ...sourceFindings(survey, tree),
-      ...chargerFindings(survey, pack, tree),
-      ...placementFindings(survey, tree, connected),
-      ...unratedFindings(survey, tree, fuse),
-      ...overloadFindings(nodes),
-      ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, facts)),
-      ...feederFindings(feeders),
-    ]),
+    verdicts,
+    questions,
+    findings: inWalkOrder([...statements, ...askFindings(questions)]),
     route: routeOf({
       survey,
       pack,
-      fuse,
       condition,
       loop,
-      unmanaged: worstPhase(afterUnmanaged),
-      managed: worstPhase(afterManaged),
-      limiterHolds: limiter.holds && limiter.kind === 'clamp',
+      supplies: suppliesOf(survey, tree, fuses, reckonedNodes, held, {
+        fuse,
+        name: null,
+        unmanaged: worstPhase(afterUnmanaged),
+        managed: worstPhase(afterManaged),
+      }),
+      limiterHolds: held,
+      verdicts,
     }),
   };
+}
+
+/** Loads, new equipment and demand of a survey, before any limiter. */
+function reckonDemand(survey: Survey, pack: RulePack) {
+  const phases = supplyPhases(survey.supply.phases);
+  const premises = survey.place.premises ?? 'household';
+  const byLists = reckonerOf(phases, premises, pack);
+  const tree = supplyTree(survey);
+  const fuses = fusesOnTheWay(survey, tree, pack);
+  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, pack));
+  const equipment = survey.proposals.map((proposal) =>
+    connectedProposal(onItsLine(proposal, tree), chargerLimitA(proposal), phases),
+  );
+  // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
+  const connected = belowDevice(loads, tree);
+  const proposed = belowDevice(equipment, tree);
+  const measured = measuredDemand(survey, tree, phases, pack);
+  const listed = keptByBasis(connected);
+  const declared = declaredDemand(survey, connected, measured, byLists, listed, pack);
+  const counted = listed(declared.lists);
+  const reckoner = withWhole(byLists, counted, declared.whole);
+  const isMeasured = phases.every((phase) => declared.whole[phase] !== undefined);
+  const gap = isMeasured ? undefined : basisGap(connected, declared.lists);
+  const lifted = Object.values(declared.whole).some(({ least }) => least);
+  const shortfall = lifted
+    ? 'More was seen to flow than is declared.'
+    : isMeasured
+      ? undefined
+      : basisShortfall(connected, declared.lists);
+  const unsized = proposed.some(({ currentA }) => currentA === null)
+    ? 'The rating of the new equipment is not known.'
+    : undefined;
+  const all = [...counted, ...proposed];
+  return {
+    phases,
+    premises,
+    byLists,
+    reckoner,
+    tree,
+    fuses,
+    loads,
+    connected,
+    counted,
+    // Every load in the basis used, wherever it hangs: what each node of the whole tree is reckoned from.
+    countedAnywhere: connected === loads ? counted : inBasis(loads, declared.lists),
+    proposed: equipment,
+    measured,
+    moments: measured.moments,
+    declared,
+    gap,
+    shortfall: shortfall ?? unsized,
+    before: perPhase(reckoner(counted), 'MD now', gap, shortfall),
+    afterUnmanaged: perPhase(reckoner(all), 'MD after', gap, shortfall ?? unsized),
+    oneLineBefore: onNamedLines(counted, reckoner, declared.whole),
+    oneLineAfter: onNamedLines(all, reckoner, declared.whole),
+  };
+}
+
+/** Demand without what is on one line of three that nobody has named; undefined where there is no such thing, or all was measured. */
+function onNamedLines(
+  loads: readonly Connected[],
+  reckoner: Reckoner,
+  whole: ReturnType<typeof declaredDemand>['whole'],
+): ReturnType<Reckoner> | undefined {
+  const named = loads.filter(({ anyLine }) => !anyLine);
+  return named.length === loads.length || Object.keys(whole).length > 0 ? undefined : reckoner(named);
+}
+
+/** The demand behind every limiting fuse that new equipment is fed through, this survey's own supply first. */
+function suppliesOf(
+  survey: Survey,
+  tree: SupplyTree,
+  fuses: readonly FuseRating[],
+  nodes: readonly ReckonedNode[],
+  held: boolean,
+  own: SupplyDemand,
+): SupplyDemand[] {
+  const others = new Set(
+    survey.proposals
+      .flatMap(({ nodeId }) => outermostFuse(nodeOf(tree, nodeId)) ?? [])
+      .filter((here) => here !== tree.device),
+  );
+  return [
+    own,
+    ...[...others].flatMap(({ node }): SupplyDemand[] => {
+      const fuse = fuses.find(({ nodeId }) => nodeId === node.id);
+      const here = nodes.find(({ id }) => id === node.id);
+      if (!fuse || !here) return [];
+      const managed = (held ? here.managed : undefined) ?? here.after;
+      return [{ fuse, name: fuseName(node), unmanaged: worstPhase(here.after), managed: worstPhase(managed) }];
+    }),
+  ];
+}
+
+function greatest(...values: readonly (number | null | undefined)[]): number | undefined {
+  const known = values.filter((value) => value != null);
+  return known.length === 0 ? undefined : Math.max(...known);
 }
 
 /** What each charger’s own circuit drops at its full rating, where its size, or the smallest that passes, is known. */

@@ -5,6 +5,7 @@ import type { Survey } from './survey/survey';
 
 function home(change: (survey: Survey) => void = () => undefined): Survey {
   const survey = blankSurvey();
+  survey.place.premises = 'household';
   survey.supply.phases = 1;
   Object.assign(survey.supply.nodes[1] ?? {}, { ratingA: 80, evidence: 'label' });
   survey.loads = [
@@ -39,8 +40,8 @@ describe('what the decision depends on', () => {
   it('puts first what moves the headroom most: the cooker’s socket 5 A, the lamps 2.87 − 0.29 = 2.58 A', () => {
     const missing = missingKnowledge(home(), gbDefault);
     expect(missing.map(({ id, lowA, highA }) => [id, Number((highA - lowA).toFixed(2))])).toEqual([
-      ['socket-cooker', 5],
-      ['led-lights', 2.58],
+      ['control-socket-not-known cooker', 5],
+      ['lamps-not-known lights', 2.58],
     ]);
   });
 
@@ -51,7 +52,7 @@ describe('what the decision depends on', () => {
       }),
       gbDefault,
     );
-    expect(missing[0]).toMatchObject({ id: 'fuse-rating' });
+    expect(missing[0]).toMatchObject({ id: 'fuse-rating-not-established cut-out' });
     expect((missing[0]?.highA ?? 0) - (missing[0]?.lowA ?? 0)).toBeCloseTo(40, 9);
   });
 

@@ -1,6 +1,7 @@
 import { assess } from './assess';
 import type { Assessment } from './assessment';
 import { worstPhase } from './demand/per-phase';
+import { questionKey } from './questions/question';
 import type { RouteWay } from './route/route';
 import type { RulePack } from './rules/rule-pack';
 import type { Survey } from './survey/survey';
@@ -37,83 +38,24 @@ export function basisOutcomes(survey: Survey, pack: RulePack): BasisOutcome[] {
   });
 }
 
-interface Question {
-  readonly id: string;
-  readonly label: string;
-  readonly answers: readonly Survey[];
-}
-
-/** What is not known of a survey, that which moves the headroom most first. What moves it by nothing is left out. */
+/**
+ * What is not known of the demand or the fuse, that which moves the headroom most first: questions of the register with plausible answers.
+ * What moves it by nothing is left out.
+ */
 export function missingKnowledge(survey: Survey, pack: RulePack): MissingKnowledge[] {
-  return questionsOf(survey, assess(survey, pack))
-    .flatMap(({ id, label, answers }) => {
-      const outcomes = answers.map((answer) => assess(answer, pack));
+  return assess(survey, pack)
+    .questions.filter(({ on, answers }) => (on === 'demand' || on === 'fuse') && answers !== undefined)
+    .flatMap((question) => {
+      const outcomes = (question.answers ?? []).map(({ change }) => assess(change(survey), pack));
       const headrooms = outcomes.flatMap((outcome) => headroomOf(outcome) ?? []);
       if (headrooms.length < 2) return [];
       const [lowA, highA] = [Math.min(...headrooms), Math.max(...headrooms)];
       const movesRoute = new Set(outcomes.map(({ route }) => route.way)).size > 1;
-      return highA - lowA < 0.05 && !movesRoute ? [] : [{ id, label, lowA, highA, movesRoute }];
+      return highA - lowA < 0.05 && !movesRoute
+        ? []
+        : [{ id: questionKey(question), label: question.title, lowA, highA, movesRoute }];
     })
     .sort((a, b) => b.highA - b.lowA - (a.highA - a.lowA));
-}
-
-const FUSES_A = [60, 80, 100];
-
-/** Open questions of the demand and the fuse, each with the surveys its answers would make. */
-function questionsOf(survey: Survey, { supply }: Assessment): Question[] {
-  const questions: Question[] = [];
-  const device = survey.supply.nodes.find(({ id }) => id === supply.deviceId);
-  if (device && !supply.ratingEstablished)
-    questions.push({
-      id: 'fuse-rating',
-      label: 'The fuse rating: 60, 80 or 100 A',
-      answers: FUSES_A.filter((amperes) => amperes <= (device.holderMaximumA ?? 100)).map((ratingA) => ({
-        ...survey,
-        supply: {
-          ...survey.supply,
-          nodes: survey.supply.nodes.map((node) =>
-            node.id === device.id ? { ...node, ratingA, evidence: 'label' as const } : node,
-          ),
-        },
-      })),
-    });
-  const withLoad = (id: string, change: Partial<Survey['loads'][number]>): Survey => ({
-    ...survey,
-    loads: survey.loads.map((load) => (load.id === id ? { ...load, ...change } : load)),
-  });
-  for (const load of survey.loads) {
-    const name = load.label ?? load.class;
-    if (load.class === 'lighting' && load.fixedLed === undefined)
-      questions.push({
-        id: `led-${load.id}`,
-        label: `${name}: fixed LED or not`,
-        answers: [true, false].map((fixedLed) => withLoad(load.id, { fixedLed })),
-      });
-    if (load.class === 'cooking' && load.controlUnitsWithSocket === undefined)
-      questions.push({
-        id: `socket-${load.id}`,
-        label: `${name}: a socket on its control unit or not`,
-        answers: [0, 1].map((count) => withLoad(load.id, { controlUnitsWithSocket: count })),
-      });
-    if (
-      load.class === 'heat-pump' &&
-      load.backupHeaterW !== undefined &&
-      load.backupWithCompressor !== 'yes' &&
-      load.backupWithCompressor !== 'no'
-    )
-      questions.push({
-        id: `backup-${load.id}`,
-        label: `${name}: back-up heater with the compressor or not`,
-        answers: (['yes', 'no'] as const).map((answer) => withLoad(load.id, { backupWithCompressor: answer })),
-      });
-    if (survey.supply.phases === 3 && load.phase === undefined)
-      questions.push({
-        id: `phase-${load.id}`,
-        label: `${name}: on which phase`,
-        answers: (['L1', 'L2', 'L3'] as const).map((phase) => withLoad(load.id, { phase })),
-      });
-  }
-  return questions;
 }
 
 function headroomOf({ demand }: Assessment): number | null {

@@ -1,5 +1,7 @@
 /** What an assessment has to say, beside its figures. */
 import type { Check } from './survey/words';
+import type { FieldOf } from './survey/field-of';
+import type { Standing } from './grounds/verdict-ids';
 import type { Step } from './worked';
 
 /** The stations of the survey, in the order they are walked. */
@@ -29,23 +31,34 @@ export type AskOf = 'surveyor' | 'customer' | 'operator';
  */
 export type FindingGrade = 'danger' | 'act' | 'ask' | 'note';
 
-/** One finding: stable id, where it belongs, what it says and what would settle it. */
-export interface Finding {
+interface Told {
   readonly id: string;
-  readonly grade: FindingGrade;
   readonly station: Station;
   readonly title: string;
   readonly remedy: string;
   readonly askOf?: AskOf;
   /** The node, load or piece of equipment concerned. */
   readonly subjectId?: string;
-  /** The field of the survey that would settle it, as a path. */
-  readonly field?: string;
+  /** The field of the survey that would settle it; members of lists are named by `subjectId`. */
+  readonly field?: FieldOf;
   readonly source?: string;
   /** The check of the chain it came of, which can be answered by looking. */
   readonly check?: Check;
   /** How it was found, where there is arithmetic in it. */
   readonly working?: readonly Step[];
-  /** A question for the firm's own work: the operator does not need its answer. */
+  /** For the firm's own work: the operator does not need it. */
   readonly ownUse?: boolean;
 }
+
+/** Something found: it says what is so. What has to be done about names the verdict it stands against. */
+export type Statement = Told &
+  (
+    | { readonly grade: 'note'; readonly on?: Standing }
+    | { readonly grade: 'danger' | 'act' | 'note'; readonly on: Standing }
+  );
+
+/** Something not known: an entry of the register of questions, open on this survey. */
+export type AskFinding = Told & { readonly grade: 'ask'; readonly on: Standing; readonly askOf: AskOf };
+
+/** One finding: stable id, where it belongs, what it says and what would settle it. */
+export type Finding = Statement | AskFinding;

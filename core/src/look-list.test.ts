@@ -7,7 +7,7 @@ import type { Survey } from './survey/survey';
 import { settledSurvey, type Change } from './testing/settled-survey';
 
 function stops(survey: Survey): [string, string[]][] {
-  return lookList(survey, assess(survey, gbDefault)).map(({ id, findings }) => [id, findings.map((each) => each.id)]);
+  return lookList(survey, assess(survey, gbDefault)).map(({ id, questions }) => [id, questions.map((each) => each.id)]);
 }
 
 const outbuilding: Change = (survey) => {
@@ -35,6 +35,7 @@ describe('what to go and look at', () => {
       'entries',
       'board board',
       'board shed',
+      'rooms',
       'route',
       'parking',
       'data',
@@ -44,7 +45,7 @@ describe('what to go and look at', () => {
 
   it('puts a feeder’s questions at the board it comes from', () => {
     const at = new Map(stops(settledSurvey(outbuilding)));
-    expect(at.get('board board')).toEqual(expect.arrayContaining(['feeder-device', 'feeder-cable']));
+    expect(at.get('board board')).toEqual(expect.arrayContaining(['node-rating-not-known', 'feeder-cable']));
     expect(at.get('parking')).toEqual(['position-not-settled']);
     expect(at.get('data')).toEqual(['own-rcd-not-said']);
   });
@@ -57,8 +58,8 @@ describe('what to go and look at', () => {
         const blank = blankSurvey();
         for (const part of gone) Object.assign(survey, { [part]: blank[part] });
         const assessment = assess(survey, gbDefault);
-        const asked = assessment.findings.filter(({ grade }) => grade === 'ask');
-        const listed = lookList(survey, assessment).flatMap(({ findings }) => findings);
+        const asked = assessment.questions.filter(({ taken }) => taken === undefined);
+        const listed = lookList(survey, assessment).flatMap(({ questions }) => questions);
         expect(new Set(listed)).toEqual(new Set(asked));
         expect(listed).toHaveLength(asked.length);
       }),

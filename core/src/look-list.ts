@@ -1,6 +1,6 @@
 /** What is still to be looked at and asked, gathered by where one stands, in the order that saves steps. */
 import type { Assessment } from './assessment';
-import type { Finding } from './finding';
+import type { Question } from './questions/question';
 import type { Survey } from './survey/survey';
 import type { NodeKind } from './survey/words';
 import { nodeOf } from './tree/sets-below';
@@ -10,7 +10,7 @@ import { supplyTree, towardsStreet, type SupplyTree } from './tree/supply-tree';
 export interface LookStop {
   readonly id: string;
   readonly name: string;
-  readonly findings: readonly Finding[];
+  readonly questions: readonly Question[];
 }
 
 const STREET_SIDE: readonly NodeKind[] = ['service', 'cut-out', 'meter', 'check-meter', 'isolator', 'split-block'];
@@ -25,50 +25,39 @@ const LAST = [
   ['route', 'Along the route of the cable'],
   ['parking', 'Where the vehicle charges'],
   ['data', 'From the maker’s data'],
+  ['desk', 'At the desk'],
   ['customer', 'Ask the customer'],
   ['operator', 'Ask the operator'],
 ] as const;
 
-/** Fields that are read in the maker’s data rather than on site. */
-const IN_DATA =
-  /^proposals\.(rcd|typeTested|canExport|ratedA|startingA|harmonics|exportA|pen$|circuit\.(bothDirections|deviceRatingA|cableType))/;
-const AT_PARKING = /^proposals\.(position|dataLink|pen\.)/;
-const ALONG_ROUTE = /^proposals\.circuit/;
-
-/** Every open question, each at the stop where it is settled; stops with nothing open are left out. */
-export function lookList(survey: Survey, { findings }: Assessment): LookStop[] {
+/** Every open question somebody is asked, each at the stop where it is settled; stops with nothing open are left out. */
+export function lookList(survey: Survey, { questions }: Assessment): LookStop[] {
   const tree = supplyTree(survey);
   const boards = tree.nodes
     .filter(({ node }) => node.kind === 'board')
     .map(({ node }) => [`board ${node.id}`, `At ${node.label ?? 'the board'}`] as const);
-  const asked = findings.filter(({ grade }) => grade === 'ask');
-  const stops = new Map<string, Finding[]>();
-  for (const finding of asked) {
-    const stop = stopOf(finding, survey, tree);
+  const stops = new Map<string, Question[]>();
+  for (const question of questions) {
+    if (question.taken !== undefined) continue;
+    const stop = stopOf(question, survey, tree);
     const here = stops.get(stop);
-    if (here) here.push(finding);
-    else stops.set(stop, [finding]);
+    if (here) here.push(question);
+    else stops.set(stop, [question]);
   }
   return [...FIRST, ...boards, ...LAST].flatMap(([id, name]) => {
     const here = stops.get(id);
-    return here ? [{ id, name, findings: here }] : [];
+    return here ? [{ id, name, questions: here }] : [];
   });
 }
 
-function stopOf({ askOf, field = '', station, subjectId }: Finding, survey: Survey, tree: SupplyTree): string {
+/** Where a question is settled: with the one who knows, at its own stop, or at the part of the supply it is about. */
+function stopOf({ askOf, stop, subjectId }: Question, survey: Survey, tree: SupplyTree): string {
   if (askOf === 'customer' || askOf === 'operator') return askOf;
+  if (stop !== 'part') return stop;
   const proposal = survey.proposals.find(({ id }) => id === subjectId);
-  if (proposal) {
-    if (IN_DATA.test(field)) return 'data';
-    if (AT_PARKING.test(field)) return 'parking';
-    if (ALONG_ROUTE.test(field)) return 'route';
-    return boardStop(proposal.nodeId, tree);
-  }
-  if (field.startsWith('earthing.services')) return 'entries';
-  if (station === 'loads' || survey.loads.some(({ id }) => id === subjectId)) return 'rooms';
+  if (proposal) return boardStop(proposal.nodeId, tree);
   const node = subjectId === undefined ? undefined : tree.byId.get(subjectId)?.node;
-  if (node && !STREET_SIDE.includes(node.kind)) return boardStop(node.id, tree);
-  return 'intake';
+  return node && !STREET_SIDE.includes(node.kind) ? boardStop(node.id, tree) : 'intake';
 }
 
 /** The board a node is in, or the first between it and the street. */

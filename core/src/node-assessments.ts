@@ -1,17 +1,20 @@
 import type { NodeAssessment, PerPhase } from './assessment';
 import type { Connected } from './demand/connected';
 import type { PhaseDemand } from './demand/maximum-demand';
+import type { MeasuredDemand } from './demand/measured/verdict';
 import { headroomOf, perPhase } from './demand/per-phase';
-import type { Finding } from './finding';
+import type { Statement } from './finding';
 import type { FuseRating } from './intake/fuse-rating';
 import type { SharedService } from './intake/shared-service';
-import type { ClampLimit } from './management/clamp-limit';
-import { guard, heldBy, managedDemand, type NodeFlow } from './management/managed-demand';
+import { setPointWithin, type ClampLimit } from './management/clamp-limit';
+import { guard, guardedA, heldAtWorst, lostA, managedDemand, type NodeFlow } from './management/managed-demand';
+import { momentsAt, momentWords, type Moment } from './management/moments';
 import { givenOn } from './management/sources';
+import type { RulePack } from './rules/rule-pack';
 import type { Survey } from './survey/survey';
 import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
-import { hangsFrom, towardsStreet, type SupplyTree } from './tree/supply-tree';
+import { hangsFrom, protects, towardsStreet, type SupplyTree, type TreeNode } from './tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, written, type Figure } from './worked';
 
 /** The demand of a list of loads on each phase. */
@@ -20,91 +23,158 @@ export type Reckoner = (loads: readonly Connected[]) => readonly PhaseDemand[];
 export interface NodeInputs {
   readonly survey: Survey;
   readonly tree: SupplyTree;
-  readonly fuse: FuseRating;
+  readonly fuses: readonly FuseRating[];
   /** Existing loads that count in the basis used. */
   readonly counted: readonly Connected[];
   readonly proposed: readonly Connected[];
   readonly limit: ClampLimit | null;
+  /** Demand of a list, and of all that is there where that was measured or seen. */
   readonly reckoner: Reckoner;
-  /** Why no demand can be given at all. */
+  readonly byLists: Reckoner;
+  /** Why no demand can be given at all, and why it is only a lower bound. */
   readonly gap: string | undefined;
+  readonly shortfall: string | undefined;
+  readonly moments: MeasuredDemand['moments'];
+  readonly pack: RulePack;
 }
 
 type PhaseFlow = NodeFlow & { readonly phase: Phase };
 
-/** Demand, headroom and guard at every node of the tree, street first: folds over the set of loads below each. */
-export function assessNodes(inputs: NodeInputs): NodeAssessment[] {
-  const { tree, limit, reckoner, gap, fuse } = inputs;
-  const everything = [...inputs.counted, ...inputs.proposed];
+/** A node before it is known whether the limiter holds, which decides what its headroom is counted from. */
+export type ReckonedNode = Omit<NodeAssessment, 'headroom' | 'moments'> & {
+  readonly rating: Figure;
+  /** What short times come to here, with the chargers free and with the limiter working; empty where none were logged. */
+  readonly free: readonly Moment[];
+  readonly held: readonly Moment[];
+};
+
+/** Demand and guard at every node of the tree, street first: folds over the set of loads below each. */
+export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
+  const { tree, limit, fuses, counted } = inputs;
+  const everything = [...counted, ...inputs.proposed];
   const below = (loads: readonly Connected[]): Map<string, readonly Connected[]> =>
     setsBelow(tree, placedOn(tree, loads));
-  const [before, added, together] = [below(inputs.counted), below(inputs.proposed), below(everything)];
+  const [before, added, together] = [below(counted), below(inputs.proposed), below(everything)];
   // Where nothing is added the very list of before serves, and with it the demand already reckoned.
   const after = (id: string): readonly Connected[] => (added.get(id)?.length ? together : before).get(id) ?? [];
   const managed = new Map(limit?.chargers.map((each) => [each.proposal.id, each]));
   const others = limit && below(everything.filter(({ id }) => !managed.has(id)));
   const held = limit && below(inputs.proposed.filter(({ id }) => managed.has(id)));
   // What each clamp cannot see, by node: loads, and chargers it is blind to.
-  const blinds = limit?.clamps.map(({ setPointA, seenNodes, sources }) => ({
-    setPointA,
-    sources,
-    unseen: below(everything.filter((load) => !seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''))),
+  const blinds = limit?.clamps.map((clamp) => ({
+    clamp,
+    unseen: below(everything.filter((load) => !clamp.seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''))),
   }));
+  const ratings = new Map(fuses.map((fuse) => [fuse.nodeId, fuse]));
+  // With nothing listed, a measurement is of what all boards hang from, and says nothing of one part.
+  const measured = new Set(
+    counted.length > 0 ? [] : towardsStreet(tree.unplaced).filter((here) => isAtOrBelow(here, tree.device)),
+  );
 
-  return tree.nodes.map((here) => {
+  return tree.nodes.map((here): ReckonedNode => {
     const { node } = here;
-    const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap);
-    const then = nodeFigures('MD after', reckoner(after(node.id)), gap);
-    const rating = ratingOf(inputs, node.id, node.ratingA);
-    const ratingA = node.id === fuse.nodeId ? fuse.ratingA : (node.ratingA ?? null);
+    const isWhole = counted.length > 0 ? (before.get(node.id) ?? []).length === counted.length : measured.has(here);
+    const reckoner = isWhole || counted.length > 0 ? inputs.reckoner : inputs.byLists;
+    const nothing = !isWhole && counted.length === 0 && inputs.gap === undefined;
+    const gap = nothing ? 'Nothing is listed here.' : inputs.gap;
+    const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap, inputs.shortfall);
+    const then = nodeFigures('MD after', reckoner(after(node.id)), gap, inputs.shortfall);
+    const fuse = ratings.get(node.id);
+    const ratingA = fuse ? fuse.ratingA : (node.ratingA ?? null);
+    const momentsFor = (flow: (phase: Phase, houseA: number) => number, steady: PerPhase): readonly Moment[] =>
+      ratingA === null || !isWhole || !isAtOrBelow(here, tree.device)
+        ? []
+        : momentsAt(ratingA, inputs.moments, steady, flow);
+    const addedA = (phase: Phase): number => (then[phase]?.value ?? 0) - (now[phase]?.value ?? 0);
     const base = {
       id: node.id,
       kind: node.kind,
       label: node.label ?? NODE_NAMES[node.kind],
       fedFrom: node.fedFrom ?? null,
       ratingA,
+      rating: fuse ? fuse.figure : ratingOf(node.ratingA),
       before: now,
       after: then,
+      free: momentsFor((phase, houseA) => houseA + addedA(phase), then),
+      held: [],
+      empty: (before.get(node.id) ?? []).length === 0 && !isWhole,
     };
-    if (!limit?.seesChargers || !limit.way.has(here)) return { ...base, headroom: headroomOf(rating, then) };
+    if (!limit?.seesChargers || !limit.way.has(here)) return base;
 
     const chargers = (held?.get(node.id) ?? []).flatMap(({ id, phases }) => {
       const found = managed.get(id);
       return found ? [{ ...found, phases }] : [];
     });
-    const unseen = blinds?.map(({ setPointA, sources, unseen: sets }) => ({
-      setPointA,
+    const unseen = blinds?.map(({ clamp, unseen: sets }) => ({
+      clamp,
       // What gives below this node takes from its own current; what gives elsewhere lets more of it through.
-      elsewhere: sources.filter((each) => !hangsFrom(each.node, here)),
-      demands: reckoner(sets.get(node.id) ?? []),
+      elsewhere: clamp.sources.filter((each) => !hangsFrom(each.node, here)),
+      // Where only the whole was measured, a clamp that does not see all of it is blind to nobody knows how much.
+      hidden: counted.length === 0 && inputs.gap === undefined && !clamp.seenNodes.has(tree.unplaced?.node.id ?? ''),
+      demands: (counted.length > 0 ? inputs.reckoner : inputs.byLists)(sets.get(node.id) ?? []),
     }));
     const flows = reckoner(others?.get(node.id) ?? []).map(({ phase, worked }, index): PhaseFlow => {
       const on = chargers.filter(({ phases }) => phases.includes(phase));
+      const limitA = on.reduce((total, each) => total + each.limitA, 0);
       return {
         phase,
         other: { ...worked, label: 'Other demand' },
-        limitA: on.reduce((total, { limitA }) => total + limitA, 0),
+        unmanagedA: then[phase]?.value ?? worked.value + limitA,
+        limitA,
         failSafeA: on.reduce((total, { failSafeA }) => total + failSafeA, 0),
-        clamps: (unseen ?? []).map(({ setPointA, demands, elsewhere }) => ({
-          setPointA,
-          sourcesA: givenOn(elsewhere, phase),
+        clamps: (unseen ?? []).map(({ clamp, demands, elsewhere, hidden }) => ({
+          setPointA: clamp.setPointA,
+          worstA: clamp.worstA,
+          sourcesA: hidden ? null : givenOn(elsewhere, phase),
           blind: { ...(demands[index]?.worked ?? given('', 0, 'A')), label: 'What the clamp cannot see' },
         })),
       };
     });
-    const kept = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, then[flow.phase])]));
-    const verdict = guardOf(ratingA, flows, then);
-    return { ...base, managed: kept, headroom: headroomOf(rating, verdict.holds ? kept : then), guard: verdict };
+    const kept: PerPhase = Object.fromEntries(flows.map((flow) => [flow.phase, managedFigure(flow, then[flow.phase])]));
+    const flowOn = new Map(flows.map((flow) => [flow.phase, flow]));
+    const heldMoments = momentsFor((phase, houseA) => {
+      const flow = flowOn.get(phase);
+      return flow ? Math.max(guardedA(flow, houseA), houseA + flow.failSafeA) : houseA;
+    }, kept);
+    const lost = Object.fromEntries(flows.map((flow) => [flow.phase, lostA(flow)]));
+    return {
+      ...base,
+      managed: kept,
+      lost,
+      held: heldMoments,
+      guard: guardOf(ratingA, flows, then, heldMoments, inputs.pack),
+    };
   });
 }
 
-function nodeFigures(label: string, demands: readonly PhaseDemand[], gap: string | undefined): PerPhase {
-  const complete = demands.every((demand) => demand.complete);
-  return perPhase(demands, label, gap, complete ? undefined : 'Something here has no size given.');
+/** The nodes with what is left at each, counted from the managed demand where the limiter holds and from the unmanaged otherwise. */
+export function withHeadroom(nodes: readonly ReckonedNode[], limiterHolds: boolean): NodeAssessment[] {
+  return nodes.map(({ rating, free, held, ...node }) => {
+    const keeps = limiterHolds && node.managed !== undefined;
+    const moments = keeps ? held : free;
+    return {
+      ...node,
+      headroom: headroomOf(rating, (keeps ? node.managed : undefined) ?? node.after),
+      ...(moments.length === 0 ? {} : { moments }),
+    };
+  });
 }
 
-function ratingOf({ fuse }: NodeInputs, id: string, ratingA: number | undefined): Figure {
-  if (id === fuse.nodeId) return fuse.figure;
+function isAtOrBelow(here: TreeNode, device: TreeNode | null): boolean {
+  return device === null || hangsFrom(here, device);
+}
+
+function nodeFigures(
+  label: string,
+  demands: readonly PhaseDemand[],
+  gap: string | undefined,
+  shortfall: string | undefined,
+): PerPhase {
+  const complete = demands.every((demand) => demand.complete);
+  return perPhase(demands, label, gap, complete ? undefined : (shortfall ?? 'Something here has no size given.'));
+}
+
+function ratingOf(ratingA: number | undefined): Figure {
   if (ratingA === undefined) return unknownFigure('Rating', 'A', 'The rating is not known.');
   return figure(given('Rating', ratingA, 'A'));
 }
@@ -119,38 +189,57 @@ function guardOf(
   ratingA: number | null,
   flows: readonly PhaseFlow[],
   after: PerPhase,
+  moments: readonly Moment[],
+  pack: RulePack,
 ): NonNullable<NodeAssessment['guard']> {
   const unknown = Object.values(after).find(({ value, bound }) => value === null || bound === 'at-least');
-  const bounds = boundsOf(ratingA, flows);
-  if (unknown) return { ...bounds, holds: false, why: unknown.why ?? 'The demand here is not known.' };
-  if (ratingA === null) return { ...bounds, holds: true, why: 'No rating is recorded here to hold it against.' };
-  if (flows.some(({ clamps }) => clamps.some(({ sourcesA }) => sourcesA === null)))
-    return { ...bounds, holds: false, why: 'Not known what generation behind the clamp gives.' };
-  const verdicts = flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, flow) }));
+  const bounds = boundsOf(ratingA, flows, pack);
+  const hidden = flows.some(({ clamps }) => clamps.some(({ sourcesA }) => sourcesA === null));
+  const verdicts =
+    ratingA === null ? [] : flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, atLeast(flow)) }));
   const failing = verdicts.find(({ holds }) => !holds);
-  if (!failing) return { ...bounds, holds: true, why: 'Within its rating, clamp working or lost.' };
-  const on = flows.length > 1 ? ` on ${failing.phase}` : '';
-  return failing.overA > 0
-    ? { ...bounds, holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
-    : {
-        ...bounds,
-        holds: false,
-        why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.`,
-      };
+  const over = moments.find(({ within }) => !within);
+  // What is known already to pass the rating fails, whatever else is not known.
+  if (failing) {
+    const on = flows.length > 1 ? ` on ${failing.phase}` : '';
+    return failing.overA > 0
+      ? { ...bounds, holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
+      : {
+          ...bounds,
+          holds: false,
+          why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.`,
+        };
+  }
+  if (over) return { ...bounds, holds: false, why: momentWords(over) };
+  if (unknown) return { ...bounds, holds: null, why: unknown.why ?? 'The demand here is not known.' };
+  if (ratingA === null) return { ...bounds, holds: null, why: 'Its rating is not recorded.' };
+  if (hidden)
+    return {
+      ...bounds,
+      holds: null,
+      why: 'Not known what the clamp does not see, or what generation behind it gives.',
+    };
+  return { ...bounds, holds: true, why: 'Within its rating, clamp working or lost.' };
+}
+
+/** What flows at the least where it is not known what a clamp does not see. */
+function atLeast(flow: PhaseFlow): PhaseFlow {
+  return { ...flow, clamps: flow.clamps.map((clamp) => ({ ...clamp, sourcesA: clamp.sourcesA ?? 0 })) };
 }
 
 /** What a node allows of the settings: no set-point is too large where everything at once stays within its rating. */
 function boundsOf(
   ratingA: number | null,
   flows: readonly PhaseFlow[],
+  pack: RulePack,
 ): { mostSetPointA: number | null; mostFailSafeA: number | null } {
   if (ratingA === null) return { mostSetPointA: null, mostFailSafeA: null };
   const carrying = flows.filter(({ limitA }) => limitA > 0);
   const setPoints = carrying
-    .filter(({ other, limitA }) => exceeds(other.value + limitA, ratingA))
+    .filter(({ unmanagedA }) => exceeds(unmanagedA, ratingA))
     // What another clamp of the controller keeps here the first need not.
-    .filter(({ clamps }) => clamps.slice(1).every((clamp) => exceeds(heldBy(clamp) ?? Infinity, ratingA)))
-    .map(({ clamps: [first] }) => ratingA - (first?.blind.value ?? 0) - (first?.sourcesA ?? 0));
+    .filter(({ clamps }) => clamps.slice(1).every((clamp) => exceeds(heldAtWorst(clamp) ?? Infinity, ratingA)))
+    .map(({ clamps: [first] }) => setPointWithin(ratingA - (first?.blind.value ?? 0) - (first?.sourcesA ?? 0), pack));
   const failSafes = carrying.map(({ other }) => ratingA - other.value);
   return {
     mostSetPointA: setPoints.length === 0 ? null : Math.min(...setPoints),
@@ -180,50 +269,60 @@ export function weakestNode(nodes: readonly NodeAssessment[]): { nodeId: string;
   return weakest;
 }
 
-/** Every node that would carry more than its rating. */
-export function overloadFindings(nodes: readonly NodeAssessment[]): Finding[] {
-  return nodes.flatMap((node): Finding[] => {
+/** Every node that would carry more than its rating, over a half hour or in a shorter time. */
+export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] {
+  return nodes.flatMap((node): Statement[] => {
     const leastA = leastHeadroom(node.headroom);
-    if (leastA === null || leastA > -1e-6) return [];
+    const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
+    if (leastA !== null && exceeds(0, leastA)) {
+      const nowA = Math.max(0, ...Object.values(node.before).map(({ value }) => value ?? 0));
+      const already = node.ratingA !== null && exceeds(nowA, node.ratingA);
+      return [
+        {
+          ...about,
+          id: 'node-over-rating',
+          title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work${already ? `, and ${written(nowA - (node.ratingA ?? 0))} A over it now` : ''}.`,
+          remedy: already
+            ? 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.'
+            : 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.',
+        },
+      ];
+    }
+    const over = node.moments?.find(({ within }) => !within);
+    if (!over) return [];
     return [
       {
-        id: 'node-over-rating',
-        grade: 'act',
-        station: 'charger',
-        title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
-        remedy: 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.',
-        subjectId: node.id,
+        ...about,
+        id: 'node-over-in-minutes',
+        title: `${node.label}: ${momentWords(over)}`,
+        remedy: 'The half hour is within its rating and the shorter time is not: hold the charger lower, or change it.',
       },
     ];
   });
 }
 
 /** Kinds whose rating is asked for here; the others have a check of the chain that asks, and a cable bears no marking. */
-const ASKED_HERE: readonly NodeKind[] = ['switch-fuse', 'device', 'feeder'];
+const ASKED_HERE: readonly NodeKind[] = ['device', 'feeder', 'switch-fuse', 'cut-out'];
 
 /**
- * Nodes that carry the new equipment's current and have no rating recorded: nothing can be held against them, which is
- * not the same as being fine. The limiting device has findings of its own.
+ * Nodes that carry something and have no rating recorded: nothing can be held against them, which is not the same as being fine. Fuses the new
+ * equipment's current passes through have a question of their own.
  */
-
-export function unratedFindings(survey: Survey, tree: SupplyTree, fuse: FuseRating): Finding[] {
-  const carrying = new Set(survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
-  return tree.nodes
-    .filter((here) => carrying.has(here) && here.node.id !== fuse.nodeId)
-    .filter(({ node }) => ASKED_HERE.includes(node.kind) && node.ratingA === undefined)
-    .map(({ node }) => ({
-      id: 'node-rating-not-known',
-      grade: 'ask',
-      station: 'line-up',
-      title: `${node.label ?? NODE_NAMES[node.kind]}: rating not known, so nothing is held against it.`,
-      remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
-      askOf: 'surveyor',
-      subjectId: node.id,
-      field: 'supply.nodes.ratingA',
-    }));
+export function unratedNodes(survey: Survey, tree: SupplyTree): { readonly here: TreeNode; readonly onWay: boolean }[] {
+  const wayOf = (things: readonly { nodeId?: string }[]): Set<TreeNode> =>
+    new Set(things.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
+  const [carrying, loaded] = [wayOf(survey.proposals), wayOf(survey.loads)];
+  return tree.nodes.flatMap((here) => {
+    const { kind, ratingA } = here.node;
+    const onWay = carrying.has(here);
+    const asked = ASKED_HERE.includes(kind) && protects(here) && ratingA === undefined && here !== tree.device;
+    const fuse = kind === 'switch-fuse' || kind === 'cut-out';
+    return asked && (onWay ? !fuse : loaded.has(here)) ? [{ here, onWay }] : [];
+  });
 }
 
-function leastHeadroom(headroom: PerPhase): number | null {
+/** The least left on any phase; null where none is known. */
+export function leastHeadroom(headroom: PerPhase): number | null {
   let least: number | null = null;
   for (const phase in headroom) {
     const value = headroom[phase as Phase]?.value ?? null;

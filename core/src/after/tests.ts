@@ -113,7 +113,7 @@ function limitsOf(
 ): Readonly<Record<TestKind, Limit>> {
   const loopMost = circuit?.loopLimit.value ?? null;
   const before = circuit?.loopBefore.value ?? null;
-  const hot = pack.circuit.hotFactor.value;
+  const hot = pack.circuit.hotFactor.value[circuit?.insulation ?? 'thermosetting-90'];
   const r1r2 = exact(readings, 'r1-r2');
   const open = (why: string): Limit => ({ says: 'not known', most: null, least: null, why });
   return {

@@ -22,7 +22,7 @@ export function hasRun({ node }: TreeNode): boolean {
 export function currentAt(here: TreeNode, facts: CircuitFacts): Lookup<CableCurrent> {
   const node = facts.nodes.get(here.node.id);
   if (!node) return notKnown('the demand it carries is not known');
-  const amperes = amperesOf(demandAfter(node));
+  const amperes = amperesOf(demandAfter(node, facts));
   if (!amperes.ok) return amperes;
   const more = facts.uncountedA.get(here.node.id);
   return found(
@@ -51,7 +51,7 @@ export function dropTo(here: TreeNode | null, facts: CircuitFacts): Lookup<Worke
 export function dropOf(here: TreeNode, facts: CircuitFacts, current: CableCurrent): Lookup<Worked> {
   const rules = facts.pack.circuit;
   const cable = here.node.cable;
-  const form = cableForm(rules, cable?.type, linesAt(here, facts));
+  const form = cableForm(rules, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok) return form;
   const row = cableRow(form.value, cable?.sizeMm2);
   if (!row.ok) return row;
@@ -72,7 +72,7 @@ export function loopTo(here: TreeNode | null, facts: CircuitFacts): Lookup<Worke
 function addedLoop(here: TreeNode, facts: CircuitFacts): Lookup<Worked> {
   const rules = facts.pack.circuit;
   const cable: Cable = here.node.cable ?? {};
-  const form = cableForm(rules, cable.type, linesAt(here, facts));
+  const form = cableForm(rules, cable.type, linesAt(here, facts), cable.terminalsFor90);
   if (!form.ok) return form;
   const row = cableRow(form.value, cable.sizeMm2);
   if (!row.ok) return row;
@@ -81,7 +81,8 @@ function addedLoop(here: TreeNode, facts: CircuitFacts): Lookup<Worked> {
   if (cable.lengthM === undefined) return notKnown('its length is not known');
   const r1 = rules.resistanceMOhmPerM.value[row.value.sizeMm2];
   if (r1 === undefined) return notKnown('its resistance is not in the table');
-  return found(runImpedance(rules, `R1 + R2, ${nodeName(here)}`, r1, cpc.value.mOhmPerM, cable.lengthM));
+  const { insulation } = form.value;
+  return found(runImpedance(rules, insulation, `R1 + R2, ${nodeName(here)}`, r1, cpc.value.mOhmPerM, cable.lengthM));
 }
 
 /** What the cables from the origin to a node add up to; the first that is not known says so for all. */

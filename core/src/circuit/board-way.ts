@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
@@ -7,14 +7,21 @@ import { nodeName, type CircuitFacts } from './circuit-facts';
 import { sharedWays } from './shared-ways';
 
 /** Where the new circuit's device goes, where the board has no way for it: what can be done, in order of preference. */
-export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): Finding[] {
+export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): Statement[] {
   const { from } = circuitStart(proposal, facts);
   const at = nodeOf(facts.tree, proposal.nodeId);
   // A device that is there already has its way.
-  if (!from || from.node.kind !== 'board' || at !== from) return [];
+  // A board to be fitted with the work is made for the circuit.
+  if (!from || from.node.kind !== 'board' || at !== from || from.node.planned === true) return [];
   const { spareWays, acceptsNewDevice } = from.node;
   const plan = proposal.way?.plan;
-  const about = { station: 'circuit', subjectId: from.node.id, field: 'proposals.way.plan', ownUse: true } as const;
+  const about = {
+    station: 'circuit',
+    on: 'workmanship',
+    subjectId: from.node.id,
+    field: 'proposals.way.plan',
+    ownUse: true,
+  } as const;
   const full = spareWays === 0;
   const refused = acceptsNewDevice === 'no';
   const pairs = full ? sharedWays(from, facts) : [];
@@ -37,7 +44,7 @@ export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): Findi
     against.push('its maker does not allow the new device');
   if (plan === 'share-ways' && full && pairs.length === 0)
     against.push('no two circuits recorded there are shown to fit one way');
-  const findings: Finding[] = against.map((why) => ({
+  const findings: Statement[] = against.map((why) => ({
     ...about,
     id: 'way-plan-does-not-work',
     grade: 'act',

@@ -1,5 +1,5 @@
-import type { CableForm, CableRow, CircuitRules } from '../rules/circuit-rules';
-import type { CableType } from '../survey/words';
+import type { CableForm, CableRow, CircuitRules, Insulation } from '../rules/circuit-rules';
+import type { Answer, CableType } from '../survey/words';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
 
 const CABLE_NAMES: Readonly<Record<CableType, string>> = {
@@ -10,12 +10,22 @@ const CABLE_NAMES: Readonly<Record<CableType, string>> = {
   other: 'Cable of another kind',
 };
 
-/** The table of a kind of cable for one or three phases, in copper. */
-export function cableForm(rules: CircuitRules, type: CableType | undefined, phases: 1 | 3): Lookup<CableForm> {
+/**
+ * The table of a kind of cable for one or three phases, in copper. Its 90 °C figures are used only where the terminals at both ends are
+ * declared for them; otherwise a cable is only as good as its terminals, 70 °C. Source: BS 7671 512.1.5.
+ */
+export function cableForm(
+  rules: CircuitRules,
+  type: CableType | undefined,
+  phases: 1 | 3,
+  terminalsFor90?: Answer,
+): Lookup<CableForm> {
   if (type === undefined) return notKnown('kind of cable not known');
-  const form = rules.cables.value.find(
+  const forms = rules.cables.value.filter(
     (each) => each.type === type && each.phases === phases && each.conductor === 'copper',
   );
+  const hottest: Insulation = terminalsFor90 === 'yes' ? 'thermosetting-90' : 'thermoplastic-70';
+  const form = forms.find(({ insulation }) => insulation === hottest) ?? (forms.length === 1 ? forms[0] : undefined);
   const lines = phases === 3 ? 'three-phase' : 'single-phase';
   return form ? found(form) : notInTable(`${CABLE_NAMES[type]}, ${lines}, is not in the table`);
 }

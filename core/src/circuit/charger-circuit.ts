@@ -1,4 +1,4 @@
-import type { CableForm } from '../rules/circuit-rules';
+import type { CableForm, Insulation } from '../rules/circuit-rules';
 import type { Circuit } from '../survey/circuit';
 import { isGeneration, equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
@@ -34,6 +34,8 @@ export interface CircuitAssessment {
     readonly taken: boolean;
   };
   readonly cable: string | null;
+  /** How hot its terminals let the cable run, which chose the figures; null while no cable is chosen. */
+  readonly insulation: Insulation | null;
   readonly lengthM: number | null;
   readonly recordedMm2: number | null;
   readonly dropBefore: Figure;
@@ -47,6 +49,7 @@ export interface CircuitAssessment {
   readonly beside: readonly SizeVerdict[];
   /** Why no size can be looked for, and what was taken for want of a record. */
   readonly gap: string | null;
+  readonly gapKind: 'not-known' | 'not-in-table' | null;
   readonly taken: readonly string[];
 }
 
@@ -76,6 +79,7 @@ export function circuitStart(proposal: Proposal, facts: Pick<CircuitFacts, 'tree
             ...(cable.cpc === undefined ? {} : { cpc: cable.cpc }),
             ...(cable.cpcMm2 === undefined ? {} : { cpcMm2: cable.cpcMm2 }),
             ...(cable.cpcMOhmPerM === undefined ? {} : { cpcMOhmPerM: cable.cpcMOhmPerM }),
+            ...(cable.terminalsFor90 === undefined ? {} : { terminalsFor90: cable.terminalsFor90 }),
           }),
       ...proposal.circuit,
     },
@@ -91,7 +95,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
   const designA = designCurrentA(proposal);
   const ratingA = circuit.deviceRatingA ?? rules.deviceRatingsA.value.find((each) => each >= (designA ?? Infinity));
   const lines = proposal.phases === 3 && linesAt(from, facts) === 3 ? 3 : 1;
-  const form = cableForm(rules, circuit.cableType, lines);
+  const form = cableForm(rules, circuit.cableType, lines, circuit.terminalsFor90);
   const dropBefore = dropTo(from, facts);
   const before = loopBefore(proposal, from, facts);
   const disconnects = disconnection(proposal, circuit, ratingA, from, facts);
@@ -124,6 +128,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     designA,
     device: { ratingA: ratingA ?? null, curve: circuit.curve ?? null, taken: circuit.deviceRatingA === undefined },
     cable: form.ok ? form.value.name : null,
+    insulation: form.ok ? form.value.insulation : null,
     lengthM: length.ok ? length.value : null,
     recordedMm2: circuit.sizeMm2 ?? null,
     dropBefore: shown('Volt drop before this circuit', '%', dropBefore),
@@ -133,6 +138,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     recorded: search?.sizes.find(({ sizeMm2 }) => sizeMm2 === circuit.sizeMm2) ?? null,
     beside: search ? (start >= 0 ? search.sizes.slice(start, start + 3) : search.sizes.slice(-3)) : [],
     gap: gap.ok ? null : gap.says,
+    gapKind: gap.ok ? null : gap.gap,
     taken: stretches.length > 0 ? assumptionsOf(stretches) : [],
   };
 }
@@ -141,7 +147,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
 function designCurrentA(proposal: Proposal): number | null {
   const takes = chargerLimitA(proposal);
   if (!isGeneration(proposal)) return takes;
-  const gives = proposal.exportA ?? proposal.ratedA;
+  const gives = proposal.ratedA;
   return takes === null || gives === undefined ? null : Math.max(takes, gives);
 }
 

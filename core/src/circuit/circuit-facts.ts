@@ -12,6 +12,8 @@ export interface CircuitFacts {
   readonly tree: SupplyTree;
   readonly nodes: ReadonlyMap<string, NodeAssessment>;
   readonly phases: readonly Phase[];
+  /** The limiter holds, so that nodes it keeps are reckoned with what it keeps them to. */
+  readonly limiterHolds: boolean;
   /** What feeders carry on each phase beyond the basis used, by node id; see `uncountedAtFeeders`. */
   readonly uncountedA: ReadonlyMap<string, readonly number[]>;
 }
@@ -25,9 +27,9 @@ export function linesAt(here: TreeNode | null, { phases }: CircuitFacts): 1 | 3 
   return phases.length === 3 && phaseAt(here) === undefined ? 3 : 1;
 }
 
-/** The demand a node is held to after the work: the managed one where its limiter holds there. */
-export function demandAfter(node: NodeAssessment): PerPhase {
-  return node.managed && node.guard?.holds ? node.managed : node.after;
+/** The demand a node is held to after the work: the managed one where the limiter holds. */
+export function demandAfter(node: NodeAssessment, { limiterHolds }: Pick<CircuitFacts, 'limiterHolds'>): PerPhase {
+  return limiterHolds && node.managed ? node.managed : node.after;
 }
 
 /** Demand of each phase in amperes; a lower bound is not a demand. */

@@ -56,7 +56,7 @@ describe('the RCD of a charging point', () => {
       (survey) => {
         for (const proposal of survey.proposals) proposal.canExport = 'yes';
       },
-      ['device-one-direction ask'],
+      ['device-direction-not-known ask'],
     ],
   ])('%s', (_name, change, expected) => {
     expect(open(change)).toEqual(expected);

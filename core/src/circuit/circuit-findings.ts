@@ -1,8 +1,8 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import { isCharger } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
-import type { Step } from '../worked';
+import { exceeds, type Step } from '../worked';
 import { boardWayFindings } from './board-way';
 import type { CircuitAssessment } from './charger-circuit';
 import { circuitStart } from './charger-circuit';
@@ -16,7 +16,7 @@ import { limitWords } from './size-search';
 import { surgeFindings } from './surge';
 
 /** Everything there is to say of the circuit of one piece of new equipment. */
-export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Finding[] {
+export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Statement[] {
   return [
     ...(isCharger(proposal) ? rcdFindings(proposal, facts) : flowBackFindings(proposal)),
     ...deviceFindings(assessed),
@@ -29,26 +29,13 @@ export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment,
   ];
 }
 
-function deviceFindings({ proposalId, label, designA, device }: CircuitAssessment): Finding[] {
-  if (device.taken)
-    return [
-      {
-        id: 'circuit-device-not-chosen',
-        grade: 'ask',
-        station: 'circuit',
-        subjectId: proposalId,
-        title: `${label}: its device is not chosen${device.ratingA === null ? '' : `; ${device.ratingA} A is taken`}.`,
-        remedy: 'Rating and curve, of a make the board takes.',
-        askOf: 'surveyor',
-        field: 'proposals.circuit.deviceRatingA',
-        ownUse: true,
-      },
-    ];
-  if (designA === null || device.ratingA === null || designA <= device.ratingA) return [];
+function deviceFindings({ proposalId, label, designA, device }: CircuitAssessment): Statement[] {
+  if (device.taken || designA === null || device.ratingA === null || !exceeds(designA, device.ratingA)) return [];
   return [
     {
       id: 'circuit-device-too-small',
       grade: 'act',
+      on: 'circuit',
       station: 'circuit',
       subjectId: proposalId,
       title: `${label}: a device of ${device.ratingA} A for ${designA} A drawn for hours.`,
@@ -66,88 +53,64 @@ const SOURCES: Readonly<Record<Limit, string>> = {
   'protective-conductor': 'BS 7671 543.1.3',
 };
 
-function cableFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Finding[] {
-  const { label, recorded, recordedMm2, search, gap, taken } = assessed;
-  const about = { station: 'circuit', subjectId: proposal.id } as const;
-  const ask = { ...about, grade: 'ask', askOf: 'surveyor', ownUse: true } as const;
+function cableFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Statement[] {
+  const { label, recorded, recordedMm2, search, gap } = assessed;
+  const about = { station: 'circuit', subjectId: proposal.id, grade: 'act', on: 'circuit' } as const;
   if (gap !== null || !search) {
     // The rating of the equipment is asked for where the equipment is described.
-    if (assessed.designA === null) return [];
-    const outside = (gap ?? '').includes('not in the table');
+    if (assessed.designA === null || assessed.gapKind !== 'not-in-table') return [];
     return [
       {
-        ...ask,
-        id: outside ? 'cable-not-in-table' : 'cable-not-known',
-        grade: outside ? 'act' : 'ask',
-        title: `${label}: ${gap ?? 'cable not known'}, so nothing is reckoned of its circuit.`,
-        remedy: outside ? 'Reckon it from its maker’s data, by a competent person.' : 'Choose the kind of cable.',
+        ...about,
+        id: 'cable-not-in-table',
+        title: `${label}: ${gap ?? 'cable not known'}, so its circuit can’t be worked out.`,
+        remedy: 'Have it worked out from its maker’s data by a competent person.',
         field: 'proposals.circuit.cableType',
       },
     ];
   }
-  const findings: Finding[] = [];
   if (recordedMm2 !== null && !recorded)
-    findings.push({
+    return [
+      {
+        ...about,
+        id: 'cable-not-in-table',
+        title: `${label}: ${recordedMm2} mm² is not in the table for this cable, and nothing is put in its place.`,
+        remedy: 'A size that is in the table, or the maker’s data.',
+        field: 'proposals.circuit.sizeMm2',
+      },
+    ];
+  if (recorded) return recorded.failsBy.map((limit) => failure(limit, recorded, assessed, facts, proposal));
+  if (search.smallestMm2 !== null || search.smallestOpenMm2 !== null) return [];
+  return [
+    {
       ...about,
-      id: 'cable-not-in-table',
-      grade: 'act',
-      title: `${label}: ${recordedMm2} mm² is not in the table for this cable, and nothing is put in its place.`,
-      remedy: 'A size that is in the table, or the maker’s data.',
-      field: 'proposals.circuit.sizeMm2',
-    });
-  if (recorded) {
-    findings.push(...recorded.failsBy.map((limit) => failure(limit, recorded, assessed, facts, proposal)));
-    if (recorded.notKnown.length > 0)
-      findings.push({
-        ...ask,
-        id: 'cable-not-judged',
-        title: `${label}: ${recorded.sizeMm2} mm² is not judged in full. ${recorded.notKnown.join('; ')}.`,
-        remedy: 'Record what is missing along the route.',
-        field: 'proposals.circuit.segments',
-      });
-  } else if (search.smallestMm2 === null) {
-    const open = search.sizes.find(({ sizeMm2 }) => sizeMm2 === search.smallestOpenMm2);
-    findings.push(
-      open
-        ? {
-            ...ask,
-            id: 'cable-not-judged',
-            title: `${label}: no size can be named yet. ${open.notKnown.join('; ')}.`,
-            remedy: 'Record what is missing along the route.',
-            field: 'proposals.circuit.segments',
-          }
-        : {
-            ...about,
-            id: 'no-size-passes',
-            grade: 'act',
-            title: `${label}: no size in the table passes; the largest fails by ${limitWords(search.limitedBy)}.`,
-            remedy: 'A shorter or cooler way, a lower setting of the charger, or another kind of cable.',
-          },
-    );
-  }
-  if (taken.length > 0 && (recorded ?? search.smallestMm2) !== null)
-    findings.push({
-      ...ask,
-      id: 'route-conditions-taken',
-      title: `${label}: along the route ${taken.join(', ')} is taken; nobody has said so.`,
-      remedy: 'Look where it runs beside other circuits, in hot places, or in insulation.',
-      field: 'proposals.circuit.segments',
-    });
-  return findings;
+      id: 'no-size-passes',
+      title: `${label}: no size in the table passes; the largest fails by ${limitWords(search.limitedBy)}.`,
+      remedy: 'A shorter or cooler way, a lower setting of the charger, or another kind of cable.',
+    },
+  ];
+}
+
+/** What a circuit’s cable is not judged by yet; empty where it is judged in full, or where nothing can be said at all. */
+export function cableGaps({ recorded, recordedMm2, search }: CircuitAssessment): readonly string[] {
+  if (!search || (recordedMm2 !== null && !recorded)) return [];
+  if (recorded) return recorded.notKnown;
+  if (search.smallestMm2 !== null) return [];
+  return search.sizes.find(({ sizeMm2 }) => sizeMm2 === search.smallestOpenMm2)?.notKnown ?? [];
 }
 
 /** One thing the recorded size fails by, with its working and the smallest size that would pass. */
 function failure(
   limit: Limit,
   recorded: SizeVerdict,
-  { label, search, loopLimit, device }: CircuitAssessment,
+  { label, search, loopLimit, device, designA }: CircuitAssessment,
   facts: CircuitFacts,
   proposal: Proposal,
-): Finding {
+): Statement {
   const percent = facts.pack.circuit.largestDropPercent.value;
   const number = (value: number | null): string => (value === null ? '?' : value.toFixed(2));
   const says: Readonly<Record<Limit, string>> = {
-    capacity: `carries ${number(recorded.capacity.value)} A as it is laid, behind a device of ${device.ratingA ?? '?'} A`,
+    capacity: `carries ${number(recorded.capacity.value)} A as it is laid, behind a device of ${device.ratingA ?? '?'} A, for ${number(designA)} A drawn`,
     'volt-drop': `${number(recorded.drop.value)} % volt drop from the origin, ${percent} % at most`,
     'loop-impedance': `loop impedance ${number(recorded.loop.value)} Ω, ${number(loopLimit.value)} Ω at most`,
     'protective-conductor': `its protective conductor of ${recorded.cpcMm2 ?? '?'} mm² is under ${number(recorded.leastCpc.value)} mm²`,
@@ -169,6 +132,7 @@ function failure(
   return {
     id: `cable-fails-${limit}`,
     grade: 'act',
+    on: 'circuit',
     station: 'circuit',
     subjectId: proposal.id,
     title: `${label}: ${recorded.sizeMm2} mm² fails by ${LIMIT_NAMES[limit]}: ${says[limit]}.`,

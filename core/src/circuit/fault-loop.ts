@@ -1,4 +1,4 @@
-import type { CircuitRules } from '../rules/circuit-rules';
+import type { CircuitRules, Insulation } from '../rules/circuit-rules';
 import type { Curve } from '../survey/words';
 import { reckon, written, type Worked } from '../worked';
 
@@ -28,9 +28,19 @@ export function largestLoopForRcd(rules: CircuitRules, residualMa: number): Work
   }));
 }
 
-/** What a run adds to the loop when hot, in Ω: 1.2 × (r1 + r2) × length, resistances in mΩ/m at 20 °C. */
-export function runImpedance(rules: CircuitRules, label: string, r1: number, r2: number, lengthM: number): Worked {
-  const hot = rules.hotFactor.value;
+/**
+ * What a run adds to the loop when hot, in Ω: 1.2 × (r1 + r2) × length, 1.28 where its conductors may reach 90 °C; resistances in mΩ/m at
+ * 20 °C.
+ */
+export function runImpedance(
+  rules: CircuitRules,
+  insulation: Insulation,
+  label: string,
+  r1: number,
+  r2: number,
+  lengthM: number,
+): Worked {
+  const hot = rules.hotFactor.value[insulation];
   const value = (hot * (r1 + r2) * lengthM) / 1000;
   return reckon(label, value, 'Ω', () => ({
     expression: 'hot factor × (r1 + r2) × length',

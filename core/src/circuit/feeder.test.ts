@@ -52,10 +52,10 @@ function answersOf(made: Assessment): Partial<Record<FeederAnswerKind, boolean |
 }
 
 describe('a feeder to an outbuilding', () => {
-  it('at its full load drops 19 × 16 × 40 ÷ 1000 = 12.16 V = 5.29 %', () => {
+  it('at its full load drops 18 × 16 × 40 ÷ 1000 = 11.52 V = 5.01 %, by its 70 °C figures', () => {
     const [feeder] = boathouse({}, 4).feeders;
-    expect(feeder?.dropFull.value).toBeCloseTo(5.287, 3);
-    expect(feeder?.capacity.value).toBe(33);
+    expect(feeder?.dropFull.value).toBeCloseTo(5.009, 3);
+    expect(feeder?.capacity.value).toBe(29);
     // Zs = 0.4 + 1.2 × (7.41 + 7.41) × 40 ÷ 1000 = 1.111 Ω; B16 allows 2.731 Ω
     expect(feeder?.loop.value).toBeCloseTo(1.1114, 4);
     expect(feeder?.loopLimit.value).toBeCloseTo(2.731, 3);
@@ -113,7 +113,7 @@ describe('a feeder to an outbuilding', () => {
   });
 
   it.each<[string, Recorded, string]>([
-    ['device not read', { ratingA: undefined }, 'feeder-device'],
+    ['device not read', { ratingA: undefined }, 'node-rating-not-known'],
     ['size of the cable not read', { cable: { type: 'armoured', lengthM: 40, laid: 'buried' } }, 'feeder-cable'],
     ['length not measured', { cable: { type: 'armoured', sizeMm2: 6, laid: 'buried' } }, 'feeder-cable'],
   ])('%s: asked, and nothing that goes on using it is said to hold', (_name, feeder, id) => {
@@ -151,8 +151,8 @@ describe('a feeder to an outbuilding', () => {
         }
       },
     );
-    // 1.103 % on the feeder at 36 A, 2.031 % beyond at 32 A.
-    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.135, 3);
+    // 1.033 % on the feeder at 36 A, 2.031 % beyond at 32 A.
+    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.064, 3);
     expect(made.feeders[0]?.answers[0]).toMatchObject({ kind: 'full-rate' });
     expect(made.circuits[0]?.device).toEqual({ ratingA: 40, curve: 'B', taken: false });
   });
@@ -176,7 +176,8 @@ describe('a feeder to an outbuilding', () => {
     const made = boathouse({ cable, ...feeder, claimedRatingA }, 4);
     expect(made.feeders[0]?.claim?.holds).toBe(holds);
     const grade = { true: 'note', false: 'act', null: 'ask' }[String(holds)];
-    expect(made.findings.find(({ id }) => id === 'feeder-claim')).toMatchObject({ grade, subjectId: 'feeder' });
+    const told = holds === null ? 'feeder-claim-not-shown' : 'feeder-claim';
+    expect(made.findings.find(({ id }) => id === told)).toMatchObject({ grade, subjectId: 'feeder' });
   });
 
   it('a feeder that feeds no new equipment is judged for what is known, and asked nothing', () => {
@@ -187,7 +188,7 @@ describe('a feeder to an outbuilding', () => {
     expect(made.feeders[0]?.answers).toEqual([]);
   });
 
-  it('volt drop of the charger’s own circuit counts from the origin: 1.10 % on the feeder and 2.03 % beyond', () => {
+  it('volt drop of the charger’s own circuit counts from the origin: 1.03 % on the feeder and 2.03 % beyond', () => {
     const made = boathouse(
       { ratingA: 40, cable: { type: 'armoured', sizeMm2: 10, lengthM: 15, laid: 'buried', cpc: 'core' } },
       4,
@@ -196,8 +197,8 @@ describe('a feeder to an outbuilding', () => {
           for (const segment of proposal.circuit?.segments ?? []) segment.lengthM = 20;
       },
     );
-    // 4.7 × 36 × 15 ÷ 1000 = 2.538 V = 1.103 %; 7.3 × 32 × 20 ÷ 1000 = 4.672 V = 2.031 %
-    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.135, 3);
+    // 4.4 × 36 × 15 ÷ 1000 = 2.376 V = 1.033 %; 7.3 × 32 × 20 ÷ 1000 = 4.672 V = 2.031 %
+    expect(made.circuits[0]?.recorded?.drop.value).toBeCloseTo(3.064, 3);
     // Zs = 0.4 + 1.2 × 3.66 × 15 ÷ 1000 + 1.2 × 10.49 × 20 ÷ 1000 = 0.7176 Ω
     expect(made.circuits[0]?.recorded?.loop.value).toBeCloseTo(0.7176, 4);
   });

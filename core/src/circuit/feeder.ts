@@ -163,7 +163,7 @@ function questionsOf(
 function asWell(here: TreeNode, rungs: readonly Rung[], proposal: Proposal, facts: CircuitFacts): FeederQuestion {
   const question = 'Can the weakest of those carry the charger as well?';
   const about = { id: 'charger-as-well', question } as const;
-  if (facts.nodes.get(here.node.id)?.guard?.holds)
+  if (facts.limiterHolds && facts.nodes.get(here.node.id)?.guard?.holds === true)
     return { ...about, answer: 'Kept within its rating by the clamp', state: 'holds' };
   const rung = rungs.find((each) => each.here === here);
   const limitA = chargerLimitA(proposal);

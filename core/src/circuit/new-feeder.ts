@@ -32,7 +32,7 @@ export function newFeeder(of: {
   const { here, proposal, facts } = of;
   const rules = facts.pack.circuit;
   const lines = linesAt(here, facts);
-  const form = cableForm(rules, 'armoured', lines);
+  const form = cableForm(rules, 'armoured', lines, here.node.cable?.terminalsFor90);
   const rung = of.rungs.find((each) => each.here === here);
   const amperes = rung && withCharger(rung, proposal, proposal.ratedA ?? 0, facts);
   const lengthM = here.node.cable?.lengthM;

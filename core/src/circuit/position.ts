@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Position } from '../survey/circuit';
 import { equipmentName } from '../survey/kinds';
@@ -6,18 +6,19 @@ import type { Proposal } from '../survey/proposal';
 import { exceeds, written } from '../worked';
 
 /** Whether the place of the equipment will do: height, reach, what is in the way, what is behind the wall. */
-export function positionFindings(proposal: Proposal, pack: RulePack): Finding[] {
+export function positionFindings(proposal: Proposal, pack: RulePack): Statement[] {
   const { id, position = {} } = proposal;
   const label = equipmentName(proposal);
   const { value: band, source } = pack.circuit.heightBandM;
   const about = { station: 'circuit', subjectId: id, ownUse: true } as const;
   const { heightM, reachable, obstructs, toInletM, leadM, otherSideLooked } = position;
-  const found: Finding[] = [];
+  const found: Statement[] = [];
   const act = (name: string, title: string, remedy: string, field: keyof Position): void => {
     found.push({
       ...about,
       id: `position-${name}`,
       grade: 'act',
+      on: 'workmanship',
       title: `${label}: ${title}`,
       remedy,
       field: `proposals.position.${field}`,
@@ -56,21 +57,12 @@ export function positionFindings(proposal: Proposal, pack: RulePack): Finding[] 
       source,
       field: 'proposals.position.heightM',
     });
-  const open = openQuestions(position);
-  if (open.length > 0)
-    found.push({
-      ...about,
-      id: 'position-not-settled',
-      grade: 'ask',
-      title: `${label}: its place is not looked over in full: ${open.join('; ')}.`,
-      remedy: 'Stand there as the driver will, and look at the other side of the wall before drilling.',
-      askOf: 'surveyor',
-      field: 'proposals.position',
-    });
   return found;
 }
 
-function openQuestions({ heightM, reachable, obstructs, toInletM, leadM, otherSideLooked }: Position): string[] {
+/** What of its place nobody has looked at, in words. */
+export function positionGaps({ position = {} }: Proposal): string[] {
+  const { heightM, reachable, obstructs, toInletM, leadM, otherSideLooked } = position;
   const unanswered = (answer: string | undefined): boolean => answer === undefined || answer === 'unknown';
   return [
     heightM === undefined ? 'its height' : '',

@@ -1,5 +1,6 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { OwnRcd } from '../survey/circuit';
+import type { FieldOf } from '../survey/field-of';
 import { equipmentName, isGeneration } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
@@ -9,8 +10,8 @@ import type { CircuitFacts } from './circuit-facts';
 import { rcdsAbove, type TreeRcd } from './rcds-above';
 import { upstreamRcdFindings } from './upstream-rcds';
 
-/** What has to be so of the RCD that protects a charging point, and of everything before it. */
-export function rcdFindings(proposal: Proposal, facts: CircuitFacts): Finding[] {
+/** What is wrong with the RCD that protects a charging point, and with everything before it. */
+export function rcdFindings(proposal: Proposal, facts: CircuitFacts): Statement[] {
   const above = rcdsAbove(nodeOf(facts.tree, proposal.nodeId));
   const before = upstreamRcdFindings(above, proposal, facts.pack.circuit);
   return [...ownFindings(proposal, above, facts), ...flowBackFindings(proposal), ...before];
@@ -21,42 +22,25 @@ interface Wrong {
   readonly id: string;
   readonly title: string;
   readonly remedy: string;
-  readonly field: string;
+  readonly field: FieldOf;
 }
 
-function ownFindings(proposal: Proposal, above: readonly TreeRcd[], facts: CircuitFacts): Finding[] {
+function ownFindings(proposal: Proposal, above: readonly TreeRcd[], facts: CircuitFacts): Statement[] {
   const { rcd } = proposal;
-  const name = equipmentName(proposal);
+  if (rcd?.place === undefined) return [];
   const { value, source } = facts.pack.circuit.rcd;
-  const about = { station: 'circuit', subjectId: proposal.id, source } as const;
-  const ask = { ...about, grade: 'ask', askOf: 'surveyor', ownUse: true } as const;
-  if (rcd?.place === undefined)
-    return [
-      {
-        ...ask,
-        id: 'own-rcd-not-said',
-        title: `${name}: no ${value.residualMa} mA RCD of its own is recorded.`,
-        remedy: 'Say whether it is built into the equipment, as its maker declares, or goes beside its device.',
-        field: 'proposals.rcd.place',
-      },
-    ];
   const deviceA = circuitStart(proposal, facts).circuit.deviceRatingA;
-  const wrong = wrongWith(rcd, value.residualMa, deviceA).concat(concealedWrong(proposal, above, value.residualMa));
-  const open = openQuestions(proposal, rcd, above, value.residualMa);
-  return [
-    ...wrong.map(({ title, ...rest }): Finding => ({ ...about, ...rest, grade: 'act', title: `${name}: ${title}` })),
-    ...(open.length === 0
-      ? []
-      : [
-          {
-            ...ask,
-            id: 'own-rcd-not-settled',
-            title: `${name}: its RCD is not known in full: ${open.join('; ')}.`,
-            remedy: 'Take it from the maker’s data, or read it off its face.',
-            field: 'proposals.rcd',
-          },
-        ]),
-  ];
+  return [...wrongWith(rcd, value.residualMa, deviceA), ...concealedWrong(proposal, above, value.residualMa)].map(
+    ({ title, ...rest }): Statement => ({
+      ...rest,
+      station: 'circuit',
+      subjectId: proposal.id,
+      source,
+      grade: 'act',
+      on: 'circuit',
+      title: `${equipmentName(proposal)}: ${title}`,
+    }),
+  );
 }
 
 /** What is known to be wrong: not declared, too coarse, neutral not broken, of the wrong type, rated too low. */
@@ -125,7 +109,12 @@ function isCovered(above: readonly TreeRcd[], mostMa: number): boolean {
   return above.some(({ residualMa }) => residualMa !== undefined && residualMa <= mostMa);
 }
 
-function openQuestions({ circuit }: Proposal, rcd: OwnRcd, above: readonly TreeRcd[], mostMa: number): string[] {
+/** What of its own RCD nobody has recorded, in words; nothing is asked of one whose place is not recorded. */
+export function rcdGaps(proposal: Proposal, { tree, pack }: Pick<CircuitFacts, 'tree' | 'pack'>): string[] {
+  const { circuit, rcd } = proposal;
+  if (rcd?.place === undefined) return [];
+  const above = rcdsAbove(nodeOf(tree, proposal.nodeId));
+  const mostMa = pack.circuit.rcd.value.residualMa;
   const unanswered = (answer: string | undefined): boolean => answer === undefined || answer === 'unknown';
   const needsDetection = rcd.rcdType === 'A' || rcd.rcdType === 'F';
   return [
@@ -141,31 +130,24 @@ function openQuestions({ circuit }: Proposal, rcd: OwnRcd, above: readonly TreeR
   ].filter((part) => part !== '');
 }
 
+/** Whether power can flow back through the new circuit. */
+export function flowsBack(proposal: Proposal): boolean {
+  return proposal.canExport === 'yes' || isGeneration(proposal);
+}
+
 /** Where power can flow back, devices not marked for both directions may not open. */
-export function flowBackFindings(proposal: Proposal): Finding[] {
-  const { id, canExport, circuit } = proposal;
-  const label = equipmentName(proposal);
-  if ((canExport !== 'yes' && !isGeneration(proposal)) || circuit?.bothDirections === 'yes') return [];
-  const about = { station: 'circuit', subjectId: id, field: 'proposals.circuit.bothDirections' } as const;
-  return circuit?.bothDirections === 'no'
-    ? [
-        {
-          ...about,
-          id: 'device-one-direction',
-          grade: 'act',
-          title: `${label}: power can flow back, and its device is marked for one direction only.`,
-          remedy: 'Devices marked for both directions, the RCD among them.',
-        },
-      ]
-    : [
-        {
-          ...about,
-          id: 'device-one-direction',
-          grade: 'ask',
-          title: `${label}: power can flow back; not known whether its device is marked for both directions.`,
-          remedy: 'Look for “line” and “load” marks on it: those are for one direction only.',
-          askOf: 'surveyor',
-          ownUse: true,
-        },
-      ];
+export function flowBackFindings(proposal: Proposal): Statement[] {
+  if (!flowsBack(proposal) || proposal.circuit?.bothDirections !== 'no') return [];
+  return [
+    {
+      station: 'circuit',
+      subjectId: proposal.id,
+      field: 'proposals.circuit.bothDirections',
+      id: 'device-one-direction',
+      grade: 'act',
+      on: 'circuit',
+      title: `${equipmentName(proposal)}: power can flow back, and its device is marked for one direction only.`,
+      remedy: 'Devices marked for both directions, the RCD among them.',
+    },
+  ];
 }

@@ -42,7 +42,7 @@ export function rungsOf(proposal: Proposal, facts: CircuitFacts): Rung[] {
 export function cableCapacity(here: TreeNode, facts: CircuitFacts): Lookup<number> {
   const rules = facts.pack.circuit;
   const { cable } = here.node;
-  const form = cableForm(rules, cable?.type, linesAt(here, facts));
+  const form = cableForm(rules, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok) return form;
   const row = cableRow(form.value, cable?.sizeMm2);
   if (!row.ok) return row;

@@ -72,7 +72,7 @@ function onEquipment({ proposals }: Survey, id: string): boolean {
 
 function carries(here: TreeNode, deviceA: number, facts: CircuitFacts): boolean {
   const { cable } = here.node;
-  const form = cableForm(facts.pack.circuit, cable?.type, linesAt(here, facts));
+  const form = cableForm(facts.pack.circuit, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok || !cable) return false;
   const row = cableRow(form.value, cable.sizeMm2);
   if (!row.ok) return false;

@@ -25,7 +25,7 @@ export interface Run {
   readonly form: CableForm;
   readonly stretches: readonly Stretch[];
   readonly current: CableCurrent;
-  /** Rating of the device that protects it, which its capacity must not lie below. */
+  /** Rating of the device that protects it; its capacity must not lie below that, nor below the current it carries. */
   readonly deviceA: Lookup<Worked>;
   /** From the origin to where the run begins: volt drop in percent, loop impedance in Ω. */
   readonly dropBefore: Lookup<Worked>;
@@ -64,7 +64,11 @@ export function judgeSize(run: Run, row: CableRow): SizeVerdict {
   const loop = loopAtEnd(run, row, cpc, length);
   const leastCpc = leastConductor(run, cpc, loop);
   const judged: readonly (readonly [Limit, Lookup<boolean>])[] = [
-    ['capacity', both(run.deviceA, capacity, (deviceA, carriesA) => !exceeds(deviceA, carriesA))],
+    // Behind a device smaller than what is drawn the cable still carries what is drawn, until the device trips or is changed.
+    [
+      'capacity',
+      both(run.deviceA, capacity, (deviceA, carriesA) => !exceeds(Math.max(deviceA, run.current.lineA), carriesA)),
+    ],
     ['volt-drop', mapped(drop, (percent) => !exceeds(percent, rules.largestDropPercent.value))],
     ['loop-impedance', both(loop, run.loopLimit, (ohm, limit) => !exceeds(ohm, limit))],
     ['protective-conductor', conductorHolds(cpc, leastCpc)],
@@ -94,7 +98,14 @@ function loopAtEnd(run: Run, row: CableRow, cpc: Lookup<ProtectiveConductor>, le
   if (!length.ok) return length;
   const r1 = run.rules.resistanceMOhmPerM.value[row.sizeMm2];
   if (r1 === undefined) return notKnown(`resistance of ${row.sizeMm2} mm² is not in the table`);
-  const own = runImpedance(run.rules, `R1 + R2, ${row.sizeMm2} mm²`, r1, cpc.value.mOhmPerM, length.value);
+  const own = runImpedance(
+    run.rules,
+    run.form.insulation,
+    `R1 + R2, ${row.sizeMm2} mm²`,
+    r1,
+    cpc.value.mOhmPerM,
+    length.value,
+  );
   return together('Loop impedance at the far end', 'Ω', run.loopBefore, found(own));
 }
 

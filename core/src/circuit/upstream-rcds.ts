@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { CircuitRules } from '../rules/circuit-rules';
 import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
@@ -6,26 +6,15 @@ import { nodeName } from './circuit-facts';
 import type { TreeRcd } from './rcds-above';
 
 /** What stands before a charger’s own RCD: blinding by direct current, and no discrimination in series. */
-export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposal, { rcd }: CircuitRules): Finding[] {
+export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposal, { rcd }: CircuitRules): Statement[] {
   const name = equipmentName(proposal);
   const ownMa = proposal.rcd?.residualMa ?? rcd.value.residualMa;
   // Type B without 6 mA detection lets up to 60 mA of smooth direct current pass.
   const passesDc = proposal.rcd?.rcdType === 'B' && proposal.rcd.dcDetection !== 'yes';
-  return above.flatMap(({ here, rcdType, residualMa, timeDelayed }): Finding[] => {
-    const about = { station: 'circuit', subjectId: here.node.id, source: rcd.source } as const;
-    const findings: Finding[] = [];
-    if (rcdType === undefined)
-      findings.push({
-        ...about,
-        id: 'upstream-rcd-type-not-known',
-        grade: 'ask',
-        title: `${nodeName(here)}: type not known, and it stands before the charger.`,
-        remedy: 'Read it off its face: type AC may not stay there.',
-        askOf: 'surveyor',
-        field: 'supply.nodes.rcdType',
-        ownUse: true,
-      });
-    else if (rcdType === 'AC' || (passesDc && rcdType !== 'B'))
+  return above.flatMap(({ here, rcdType, residualMa, timeDelayed }): Statement[] => {
+    const about = { station: 'circuit', on: 'circuit', subjectId: here.node.id, source: rcd.source } as const;
+    const findings: Statement[] = [];
+    if (rcdType === 'AC' || (passesDc && rcdType !== undefined && rcdType !== 'B'))
       findings.push({
         ...about,
         id: 'upstream-rcd-blinded',

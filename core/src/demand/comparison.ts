@@ -53,20 +53,41 @@ function shares(
 }
 
 /**
- * The most the listed loads could draw with everything on at once, sockets at their device rating and no allowance
- * taken: an upper bound, not a demand.
+ * The most that could be drawn with everything on at once and no allowance taken: sockets at their device rating or by their appliances,
+ * whichever is more, and what a cooker's own socket is allowed. An upper bound, not a demand: never below what was seen to flow, which
+ * shows that something is missing from the list.
  */
-export function everythingOn(loads: readonly Connected[], phase: Phase): Figure {
-  const counted = inBasis(loads, 'circuits').filter(({ phases }) => phases.includes(phase));
-  const amperes = counted.reduce((total, { currentA, count }) => total + (currentA ?? 0) * count, 0);
-  const complete = counted.every(({ currentA }) => currentA !== null);
+export function everythingOn(
+  loads: readonly Connected[],
+  phase: Phase,
+  premises: Premises,
+  pack: RulePack,
+  seen: number | undefined,
+): Figure {
+  const table = pack.allowances.value[premises];
+  const here = loads.filter(({ phases }) => phases.includes(phase));
+  const drawn = (basis: ListBasis): number =>
+    inBasis(here, basis).reduce((total, { class: kind, currentA, count, controlSockets }) => {
+      const allowance = table[kind];
+      const socketA = allowance.form === 'threshold' ? allowance.perControlSocketA : 0;
+      return total + (currentA ?? 0) * count + controlSockets * socketA;
+    }, 0);
+  const listed = { circuits: drawn('circuits'), appliances: drawn('appliances') };
+  const listedA = Math.max(listed.circuits, listed.appliances);
+  const amperes = Math.max(listedA, seen ?? 0);
+  const why = here.some(({ currentA }) => currentA === null)
+    ? 'Something here has no size given.'
+    : amperes > listedA
+      ? 'More was seen to flow than is listed.'
+      : undefined;
   return figure(
     reckon('Everything on', amperes, 'A', () => ({
-      expression: 'every load and socket circuit in full, no allowance',
-      substituted: `${counted.map(({ currentA, count }) => written((currentA ?? 0) * count)).join(' + ') || '0'} = ${written(amperes)} A`,
+      expression:
+        'every load in full, sockets by circuits or by appliances, whichever is more; never less than was seen',
+      substituted: `greatest of ${[listed.circuits, listed.appliances, ...(seen === undefined ? [] : [seen])].map(written).join(', ')} = ${written(amperes)} A`,
     })),
-    complete ? 'exact' : 'at-least',
-    complete ? undefined : 'Something here has no size given.',
+    why === undefined ? 'exact' : 'at-least',
+    why,
   );
 }
 

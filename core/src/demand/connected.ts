@@ -1,7 +1,7 @@
 import { equipmentName, type ProposalKind } from '../survey/kinds';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
-import type { LoadClass, Phase, Season } from '../survey/words';
+import type { LoadClass, LoadPhase, Phase, Season } from '../survey/words';
 import type { RulePack } from '../rules/rule-pack';
 import { given, reckon, sum, written, type Step, type Worked } from '../worked';
 
@@ -14,6 +14,8 @@ export interface Connected {
   readonly currentA: number | null;
   readonly count: number;
   readonly phases: readonly Phase[];
+  /** On one line of three, and nobody has said which: it counts on each of them, and once in a total of all. */
+  readonly anyLine: boolean;
   readonly controlSockets: number;
   readonly mainRoom: boolean;
   readonly interlock: string | undefined;
@@ -36,7 +38,7 @@ export function supplyPhases(phases: 1 | 3 | undefined): readonly Phase[] {
  * Where a load draws its current. On three phases, one whose phase is not known counts on every one of them (the worst
  * it could do); on a single-phase supply everything is on the one there is.
  */
-function loadPhases(load: Pick<Load, 'phase'>, supply: readonly Phase[]): readonly Phase[] {
+function loadPhases(load: { readonly phase?: LoadPhase }, supply: readonly Phase[]): readonly Phase[] {
   if (supply.length === 1 || load.phase === undefined || load.phase === 'all') return supply;
   return [load.phase];
 }
@@ -51,6 +53,7 @@ export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePa
     currentA: own?.value ?? null,
     count: load.quantity ?? 1,
     phases: loadPhases(load, supply),
+    anyLine: supply.length > 1 && load.phase === undefined,
     controlSockets: load.class === 'cooking' ? (load.controlUnitsWithSocket ?? 1) : 0,
     mainRoom: load.mainRoom ?? true,
     interlock: load.interlock,
@@ -77,11 +80,12 @@ function ownCurrent(load: Load, supply: readonly Phase[], pack: RulePack): Worke
   if (running === null) return null;
   if (load.class === 'lighting' && load.fixedLed !== true) {
     const { value: pointW, source } = pack.filamentPointW;
-    const leastA = pointW / volts;
+    // A point is on one line: of points spread over three, each line has a third.
+    const leastA = pointW / volts / shares;
     if (running.value >= leastA) return running;
     return reckon(`${label}, each point`, leastA, 'A', () => ({
-      expression: 'not stated as fixed LED: each point at least the filament figure ÷ V',
-      substituted: `${pointW} ÷ ${volts} = ${written(leastA)} A`,
+      expression: `not stated as fixed LED: each point at least the filament figure ÷ V${shares === 3 ? ', a third on each line' : ''}`,
+      substituted: `${pointW} ÷ ${volts}${shares === 3 ? ' ÷ 3' : ''} = ${written(leastA)} A`,
       source,
     }));
   }
@@ -127,6 +131,7 @@ export function connectedProposal(proposal: Proposal, currentA: number | null, s
     currentA,
     count: 1,
     phases: proposal.phases === 3 ? supply : loadPhases(proposal, supply),
+    anyLine: supply.length > 1 && proposal.phases !== 3 && proposal.phase === undefined,
     controlSockets: 0,
     mainRoom: true,
     interlock: proposal.interlock,

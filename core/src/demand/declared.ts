@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import type { Basis, ListBasis, Phase } from '../survey/words';
@@ -10,19 +10,25 @@ import type { MeasuredDemand } from './measured/verdict';
 /** Demand per phase of a list of loads. */
 export type Reckon = (loads: readonly Connected[]) => readonly PhaseDemand[];
 
+/** Demand of all that is there on one phase, where it does not come from the lists. */
+export interface WholeDemand {
+  readonly worked: Worked;
+  /** Only what was seen to flow, in place of a lower declaration: the demand may be more. */
+  readonly least: boolean;
+}
+
 /** What the surveyor stands by, as far as it holds, and what is done where it does not. */
 export interface Declared {
   readonly basis: Basis;
   /** The list basis that parts of the supply are reckoned in: a measurement says nothing of one board alone. */
   readonly lists: ListBasis;
-  /** Demand of all that is there, where it does not come from the lists: measured, or lifted to what was seen. */
-  readonly whole: Readonly<Partial<Record<Phase, Worked>>>;
-  readonly findings: readonly Finding[];
+  readonly whole: Readonly<Partial<Record<Phase, WholeDemand>>>;
+  readonly findings: readonly Statement[];
 }
 
 /**
  * The basis declared, if it has what it needs and a reason; otherwise the pack's own. A declared demand below what was
- * seen to flow is refused: what was seen stands in its place.
+ * seen to flow is refused: what was seen stands in its place, as a lower bound.
  */
 export function declaredDemand(
   survey: Survey,
@@ -34,8 +40,8 @@ export function declaredDemand(
 ): Declared {
   const basis = usableBasis(survey, connected, measured, pack);
   const lists = basis === 'measurement' ? pack.defaultBasis : basis;
-  const whole: Partial<Record<Phase, Worked>> = {};
-  const findings: Finding[] = [];
+  const whole: Partial<Record<Phase, WholeDemand>> = {};
+  const findings: Statement[] = [];
   for (const { phase, worked } of reckon(listed(lists))) {
     const logged = basis === 'measurement' ? measured.byMeasurement[phase] : undefined;
     const own: Worked =
@@ -43,18 +49,21 @@ export function declaredDemand(
         ? worked
         : { label: logged.label, value: logged.value, unit: 'A', steps: () => logged.working };
     const seen = measured.seen[phase];
-    if (seen && exceeds(seen.value, own.value) && basisGap(connected, lists) === undefined) {
-      whole[phase] = { ...seen, label: 'Seen to flow, in place of a lower declaration' };
+    const listedAtAll = logged?.value != null || basisGap(connected, lists) === undefined;
+    if (seen && exceeds(seen.value, own.value) && listedAtAll) {
+      whole[phase] = { worked: { ...seen, label: 'Seen to flow, in place of a lower declaration' }, least: true };
       findings.push({
         id: 'declared-below-measured',
         grade: 'act',
+        on: 'demand',
         station: 'loads',
-        title: `${written(own.value)} A by ${basis} is less than the ${written(seen.value)} A seen to flow. What was seen is used.`,
-        remedy: 'Something is missing from the list, or the log ran while something unusual did: find which.',
+        title: `Maximum demand by ${basis} is ${written(own.value)} A, but ${written(seen.value)} A was seen to flow. What was seen is used.`,
+        remedy: 'Something is missing from the list, or something unusual ran while it was measured: find out which.',
         askOf: 'surveyor',
+        field: 'declaration.basis',
         working: seen.steps(),
       });
-    } else if (logged?.value != null) whole[phase] = own;
+    } else if (logged?.value != null) whole[phase] = { worked: own, least: false };
   }
   return { basis, lists, whole, findings };
 }
@@ -63,16 +72,16 @@ function usableBasis(survey: Survey, connected: readonly Connected[], measured: 
   const { basis, reason } = survey.declaration;
   if (basis === undefined || basis === 'circuits') return basis ?? pack.defaultBasis;
   if (!reason?.trim()) return pack.defaultBasis;
-  const gap = basis === 'measurement' ? measured.gap : basisGap(connected, basis);
-  return gap === undefined ? basis : pack.defaultBasis;
+  if (basis === 'measurement') return measured.gap === undefined ? basis : pack.defaultBasis;
+  return basisGap(connected, basis) === undefined ? basis : pack.defaultBasis;
 }
 
 /**
- * A reckoning in which all that is there together takes what was measured or seen: new equipment, and whatever else is
- * in the list, comes on top in full. Parts of it are reckoned from their lists as before.
+ * Demand of lists of loads where the whole was measured or seen: a list with everything in it takes that figure, with
+ * what comes on top; any other is reckoned as a list.
  */
 export function withWhole(reckon: Reckon, existing: readonly Connected[], whole: Declared['whole']): Reckon {
-  if (Object.keys(whole).length === 0 || existing.length === 0) return reckon;
+  if (Object.keys(whole).length === 0) return reckon;
   const there = new Set(existing.map(({ id }) => id));
   return (loads) => {
     const added = loads.filter(({ id }) => !there.has(id));
@@ -83,8 +92,9 @@ export function withWhole(reckon: Reckon, existing: readonly Connected[], whole:
       const measured = whole[demand.phase];
       if (!measured) return demand;
       const on = more[at];
-      const terms = on && on.worked.value > 0 ? [measured, { ...on.worked, label: 'What comes on top' }] : [measured];
-      return { ...demand, worked: sum('Maximum demand', 'A', terms), complete: on?.complete ?? true };
+      const { worked, least } = measured;
+      const terms = on && on.worked.value > 0 ? [worked, { ...on.worked, label: 'What comes on top' }] : [worked];
+      return { ...demand, worked: sum('Maximum demand', 'A', terms), complete: !least && (on?.complete ?? true) };
     });
   };
 }

@@ -58,22 +58,40 @@ function headroom(rating: Figure, demand: Figure): Figure {
   return figure({ label: 'Headroom', value: from - less, unit: 'A', steps: () => worked().steps() });
 }
 
-/** Amperes on every phase as kVA at the nominal voltage. */
-export function apparentPower(label: string, demand: PerPhase, pack: RulePack): Figure {
+/**
+ * Demand on every phase together as kVA at the nominal voltage. What is on one line of three, and nobody has said which, counts on each line
+ * but once in the total: on whichever line makes that greatest. `oneLine` is each line's demand without such loads, where there are any.
+ */
+export function apparentPower(
+  label: string,
+  demand: PerPhase,
+  pack: RulePack,
+  oneLine?: readonly PhaseDemand[],
+): Figure {
   const found = Object.values(demand);
   const known = found.flatMap(({ value }) => (value === null ? [] : [value]));
   if (known.length < found.length || known.length === 0)
     return unknownFigure(label, 'kVA', found.find(({ value }) => value === null)?.why ?? 'Not known yet.');
   const volts = pack.nominalVoltageV.value;
-  const kva = (known.reduce((total, value) => total + value, 0) * volts) / 1000;
+  const terms = oneLine ? onWorstLine(known, oneLine) : known;
+  const kva = (terms.reduce((total, value) => total + value, 0) * volts) / 1000;
   const partial = found.find(({ bound }) => bound === 'at-least');
   return figure(
     reckon(label, kva, 'kVA', () => ({
-      expression: 'amperes on each phase × V ÷ 1000',
-      substituted: `${known.length > 1 ? `(${known.map(written).join(' + ')})` : known.map(written).join('')} × ${volts} ÷ 1000 = ${written(kva)} kVA`,
+      expression: `amperes on each phase × V ÷ 1000${oneLine ? ', loads on no named line counted once' : ''}`,
+      substituted: `${terms.length > 1 ? `(${terms.map(written).join(' + ')})` : terms.map(written).join('')} × ${volts} ÷ 1000 = ${written(kva)} kVA`,
       source: pack.nominalVoltageV.source,
     })),
     partial ? 'at-least' : 'exact',
     partial?.why,
   );
+}
+
+/** One line with everything, the others without what may be on any: the choice of line whose total is greatest. */
+function onWorstLine(all: readonly number[], without: readonly PhaseDemand[]): number[] {
+  const choices = all.map((_each, line) =>
+    all.map((full, at) => (at === line ? full : Math.min(full, without[at]?.worked.value ?? full))),
+  );
+  const total = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
+  return choices.reduce((worst, each) => (total(each) > total(worst) ? each : worst));
 }

@@ -1,5 +1,5 @@
 import type { PerPhase } from '../assessment';
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { RulePack } from '../rules/rule-pack';
 import { isCharger } from '../survey/kinds';
@@ -46,23 +46,32 @@ export function assessEarthing({ survey, tree, fuse, pack, after }: EarthingFact
   };
 }
 
-/** The findings of the earth; those about no node of their own concern where the supply comes in. */
-export function earthingFindings({ survey, tree, pack }: EarthingFacts, assessed: EarthingAssessment): Finding[] {
-  const originId = (tree.nodes.find(({ node }) => node.kind === 'cut-out') ?? tree.device ?? tree.root)?.node.id;
-  const unknown = survey.earthing.arrangement === undefined || survey.earthing.arrangement === 'unknown';
+/** What is wrong with the earth; findings about no node of their own concern where the supply comes in. */
+export function earthingFindings(facts: EarthingFacts, assessed: EarthingAssessment): Statement[] {
+  const { survey, tree, pack } = facts;
+  const originId = earthOrigin(tree);
   return [
     ...arrangementFindings(survey),
     // Everything else follows from the arrangement, and is not asked before it is known.
-    ...(unknown
-      ? []
-      : [
+    ...(isArrangementKnown(survey)
+      ? [
           ...earthReadingFindings(survey, pack),
           ...earthingConductorFindings(assessed.conductor),
           ...bondingFindings(survey, assessed.bonding),
           ...rcdCoverFindings(survey, tree, pack),
           ...openPenFindings(survey, assessed.openPen, pack),
-        ]),
+        ]
+      : []),
   ].map((finding) =>
     finding.subjectId === undefined && originId !== undefined ? { ...finding, subjectId: originId } : finding,
   );
+}
+
+export function isArrangementKnown({ earthing }: Survey): boolean {
+  return earthing.arrangement !== undefined && earthing.arrangement !== 'unknown';
+}
+
+/** The node where the earth comes in. */
+export function earthOrigin(tree: SupplyTree): string | undefined {
+  return (tree.nodes.find(({ node }) => node.kind === 'cut-out') ?? tree.device ?? tree.root)?.node.id;
 }

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { RulePack } from '../rules/rule-pack';
 import type { BondedService } from '../survey/earthing';
@@ -126,58 +126,33 @@ export function needOf(
 /** Services a dwelling usually has, which somebody has to have looked for. */
 const LOOKED_FOR: readonly BondedPart[] = ['gas', 'water'];
 
-export function bondingFindings(survey: Survey, bonding: BondingAssessment): Finding[] {
+/** Services nobody has said anything of. */
+export function servicesNotLookedFor(bonding: BondingAssessment): readonly BondedPart[] {
   const named = new Set(bonding.services.map(({ id }) => id));
-  const missing = LOOKED_FOR.filter((id) => !named.has(id));
-  const about = { station: 'earthing', field: 'earthing.services', ownUse: true } as const;
-  const findings: Finding[] = bonding.services.flatMap((service): Finding[] => {
-    const { state, name, need, why } = service;
-    const recorded = survey.earthing.services?.find(({ id }) => id === service.id);
-    if (state === 'holds') return [];
+  return LOOKED_FOR.filter((id) => !named.has(id));
+}
+
+/** Services that have to be bonded and are not, or not well enough. */
+export function bondingFindings(survey: Survey, bonding: BondingAssessment): Statement[] {
+  return bonding.services.flatMap(({ id, state, name, why }): Statement[] => {
+    if (state !== 'fails') return [];
+    const recorded = survey.earthing.services?.find((each) => each.id === id);
     const bonded = recorded?.bonded === 'yes';
-    if (state === 'fails')
-      return [
-        {
-          ...about,
-          id: 'bonding-missing',
-          grade: 'act',
-          title: bonded
-            ? `${name}: bonded with ${recorded.sizeMm2 ?? '?'} mm², ${written(bonding.least.value ?? 0)} mm² at least.`
-            : `${name}: not bonded, and ${why}.`,
-          remedy: bonded ? 'A larger conductor.' : 'Bond it at its entry, before any branch.',
-          source: 'BS 7671 411.3.1.2, 544.1',
-          working: bonding.least.working,
-        },
-      ];
-    const asks =
-      need === 'not-known'
-        ? 'See whether it is metal or plastic where it comes in.'
-        : bonded
-          ? bonding.least.value === null
-            ? `Its least size cannot be said: ${bonding.least.why ?? 'not known'}`
-            : 'Read the size of its bonding conductor.'
-          : 'See whether it is bonded.';
     return [
       {
-        ...about,
-        id: 'bonding-not-known',
-        grade: 'ask',
-        title: `${name}: ${need === 'not-known' ? why : 'bonding not known in full'}.`,
-        remedy: asks,
-        askOf: 'surveyor',
+        station: 'earthing',
+        field: 'earthing.services',
+        ownUse: true,
+        id: 'bonding-missing',
+        grade: 'act',
+        on: 'earthing',
+        title: bonded
+          ? `${name}: bonded with ${recorded.sizeMm2 ?? '?'} mm², ${written(bonding.least.value ?? 0)} mm² at least.`
+          : `${name}: not bonded, and ${why}.`,
+        remedy: bonded ? 'A larger conductor.' : 'Bond it at its entry, before any branch.',
+        source: 'BS 7671 411.3.1.2, 544.1',
+        working: bonding.least.working,
       },
     ];
   });
-  if (missing.length === 0) return findings;
-  return [
-    {
-      ...about,
-      id: 'bonding-not-looked',
-      grade: 'ask',
-      title: `Nobody has said what comes in: ${missing.map((id) => BONDED_PART_NAMES[id].toLowerCase()).join(', ')}; oil and structural steel, if any.`,
-      remedy: 'Look at each entry: metal, plastic or none.',
-      askOf: 'surveyor',
-    },
-    ...findings,
-  ];
 }

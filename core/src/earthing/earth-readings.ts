@@ -1,54 +1,48 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import { highestElectrode, highestZe } from '../circuit/origin';
 import { largestLoopForRcd } from '../circuit/fault-loop';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import type { ReadingKind } from '../survey/words';
-import { exceeds, written } from '../worked';
+import { exceeds, written, type Step } from '../worked';
 import { ARRANGEMENT_NAMES } from './arrangement-names';
 
-type Judge = (survey: Survey, pack: RulePack) => Finding | null;
-
-const about = { station: 'earthing', askOf: 'surveyor' } as const;
-
-/** What the readings of the earth say of it and of each other, the highest of each kind taken. */
-export function earthReadingFindings(survey: Survey, pack: RulePack): Finding[] {
-  return [notTaken, aboveDeclared, tooLowForTt, electrode, apart, againstFault, belowOrigin].flatMap(
-    (judge) => judge(survey, pack) ?? [],
-  );
+/** What readings of the earth are wrong by. */
+export function earthReadingFindings(survey: Survey, pack: RulePack): Statement[] {
+  return [aboveDeclared(survey, pack), electrode(survey, pack)].flatMap((each) => each ?? []);
 }
+
+/** A reading that was not taken, or that does not go with another: to be taken, or taken again. */
+export interface ReadingDoubt {
+  readonly title: string;
+  readonly remedy: string;
+  readonly working?: readonly Step[];
+}
+
+type Judge = (survey: Survey, pack: RulePack) => ReadingDoubt | null;
 
 function valuesOf(survey: Survey, kind: ReadingKind): number[] {
   return survey.readings.flatMap((each) => (each.kind === kind && each.value !== undefined ? [each.value] : []));
 }
 
-const notTaken: Judge = (survey) => {
-  const { arrangement } = survey.earthing;
-  if (arrangement === 'tt')
-    return highestElectrode(survey) === undefined && highestZe(survey) === undefined
-      ? {
-          ...about,
-          id: 'electrode-not-measured',
-          grade: 'ask',
-          title: 'TT: the electrode was not measured.',
-          remedy: 'Measure its resistance, everything else disconnected from it.',
-          field: 'readings',
-          ownUse: true,
-        }
-      : null;
-  if (highestZe(survey) !== undefined) return null;
-  return {
-    ...about,
-    id: 'ze-not-measured',
-    grade: 'ask',
-    title: 'Ze was not measured; the largest an operator declares is reckoned with.',
-    remedy: 'Measure it at the origin, the means of earthing alone.',
-    field: 'readings',
-    ownUse: true,
-  };
-};
+/** The reading everything else of the earth is worked out from, where nobody has taken it. */
+export const electrodeNotTaken: Judge = (survey) =>
+  survey.earthing.arrangement === 'tt' && highestElectrode(survey) === undefined && highestZe(survey) === undefined
+    ? {
+        title: 'TT: the electrode was not measured.',
+        remedy: 'Measure its resistance, everything else disconnected from it.',
+      }
+    : null;
 
-const aboveDeclared: Judge = (survey, pack) => {
+export const zeNotTaken: Judge = (survey) =>
+  survey.earthing.arrangement !== 'tt' && highestZe(survey) === undefined
+    ? {
+        title: 'Ze was not measured; the largest an operator declares is used.',
+        remedy: 'Measure it at the origin, the means of earthing alone.',
+      }
+    : null;
+
+function aboveDeclared(survey: Survey, pack: RulePack): Statement | null {
   const { arrangement } = survey.earthing;
   const zeOhm = highestZe(survey);
   if (arrangement !== 'tn-c-s' && arrangement !== 'tn-s') return null;
@@ -58,28 +52,27 @@ const aboveDeclared: Judge = (survey, pack) => {
   return {
     id: 'ze-above-declared',
     grade: 'act',
+    on: 'earthing',
     station: 'earthing',
     title: `Ze ${zeOhm} Ω is above ${limit} Ω, the most an operator declares for ${ARRANGEMENT_NAMES[arrangement]}.`,
     remedy: 'Query it with the operator before relying on it.',
     askOf: 'operator',
     source,
   };
-};
+}
 
-const tooLowForTt: Judge = (survey, pack) => {
+/** A loop too low for an electrode alone. */
+export const tooLowForTt: Judge = (survey, pack) => {
   const zeOhm = highestZe(survey);
   const declared = pack.earthing.largestZeOhm.value['tn-s'];
   if (survey.earthing.arrangement !== 'tt' || zeOhm === undefined || exceeds(zeOhm, declared)) return null;
   return {
-    ...about,
-    id: 'ze-too-low-for-tt',
-    grade: 'ask',
     title: `A loop of ${zeOhm} Ω is very low for TT.`,
     remedy: 'See whether the earthing conductor also goes to the supply, or a bonded pipe was still connected.',
   };
 };
 
-const electrode: Judge = (survey, pack) => {
+function electrode(survey: Survey, pack: RulePack): Statement | null {
   if (survey.earthing.arrangement !== 'tt') return null;
   const electrodeOhm = highestElectrode(survey) ?? highestZe(survey);
   const { value: unstable, source } = pack.earthing.unstableElectrodeOhm;
@@ -90,6 +83,7 @@ const electrode: Judge = (survey, pack) => {
     return {
       id: 'electrode-above-rcd-limit',
       grade: 'act',
+      on: 'earthing',
       station: 'earthing',
       title: `An electrode of ${electrodeOhm} Ω is above ${written(limit.value)} Ω, the most the least sensitive RCD here allows.`,
       remedy: 'A better electrode, or a more sensitive RCD.',
@@ -100,30 +94,27 @@ const electrode: Judge = (survey, pack) => {
   return {
     id: 'electrode-unstable',
     grade: 'act',
+    on: 'earthing',
     station: 'earthing',
     title: `An electrode of ${electrodeOhm} Ω is above ${unstable} Ω and may not stay steady.`,
     remedy: 'Improve the electrode, whatever the touch-voltage sum allows.',
     source,
   };
-};
+}
 
 /** Two readings of one loop that lie far apart: one of them is wrong, or the supply changed between them. */
-const apart: Judge = (survey, pack) => {
+export const apart: Judge = (survey, pack) => {
   const values = valuesOf(survey, 'loop-impedance-external');
   const [least, most] = [Math.min(...values), Math.max(...values)];
   if (values.length < 2 || most <= least * (1 + pack.earthing.agreementPercent.value / 100)) return null;
   return {
-    ...about,
-    id: 'ze-readings-apart',
-    grade: 'ask',
     title: `Readings of Ze lie apart: ${least} Ω and ${most} Ω. The highest is used.`,
     remedy: 'Take it again, leads nulled, the same way as before.',
-    field: 'readings',
   };
 };
 
 /** The fault current follows from the loop: at the origin at least 230 V ÷ Ze flows. */
-const againstFault: Judge = (survey, pack) => {
+export const againstFault: Judge = (survey, pack) => {
   const zeOhm = highestZe(survey);
   const faults = valuesOf(survey, 'prospective-fault-current');
   const { arrangement } = survey.earthing;
@@ -136,12 +127,8 @@ const againstFault: Judge = (survey, pack) => {
   const high = arrangement === 'tn-c-s' && kiloamperes > expected / (1 - share);
   if (!low && !high) return null;
   return {
-    ...about,
-    id: 'fault-current-against-ze',
-    grade: 'ask',
     title: `A fault current of ${kiloamperes} kA does not go with a Ze of ${zeOhm} Ω.`,
     remedy: 'Take both again at the origin.',
-    field: 'readings',
     working: [
       {
         label: 'Fault current from Ze',
@@ -155,16 +142,12 @@ const againstFault: Judge = (survey, pack) => {
 };
 
 /** A circuit’s loop holds the supply’s in it. */
-const belowOrigin: Judge = (survey) => {
+export const belowOrigin: Judge = (survey) => {
   const zeOhm = highestZe(survey);
   const circuits = valuesOf(survey, 'loop-impedance-circuit');
   if (zeOhm === undefined || circuits.length === 0 || Math.min(...circuits) >= zeOhm) return null;
   return {
-    ...about,
-    id: 'zs-below-ze',
-    grade: 'ask',
     title: `A circuit’s loop of ${Math.min(...circuits)} Ω is lower than Ze, ${zeOhm} Ω.`,
     remedy: 'A bonded pipe in parallel explains it; otherwise take both again.',
-    field: 'readings',
   };
 };

@@ -1,5 +1,5 @@
 import { adiabaticSize } from '../circuit/adiabatic';
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
@@ -56,31 +56,21 @@ export function assessEarthingConductor(
   };
 }
 
-export function earthingConductorFindings(of: EarthingConductorAssessment): Finding[] {
+/** An earthing conductor that is too small. */
+export function earthingConductorFindings(of: EarthingConductorAssessment): Statement[] {
   const { recordedMm2, least, holds } = of;
-  const about = { station: 'earthing', field: 'earthing.conductor.sizeMm2' } as const;
-  if (recordedMm2 === null)
-    return [
-      {
-        ...about,
-        id: 'earthing-conductor-not-known',
-        grade: 'ask',
-        title: 'The size of the earthing conductor is not known.',
-        remedy: `Read or measure it at the main earthing terminal${least.value === null ? '' : `; ${written(least.value)} mm² at least`}.`,
-        askOf: 'surveyor',
-        ownUse: true,
-      },
-    ];
   if (holds !== false) return [];
   return [
     {
-      ...about,
+      station: 'earthing',
+      field: 'earthing.conductor.sizeMm2',
       id: 'earthing-conductor-too-small',
       grade: 'act',
-      title: `The earthing conductor of ${recordedMm2} mm² is smaller than ${written(least.value ?? 0)} mm².`,
+      on: 'earthing',
+      title: `The earthing conductor of ${recordedMm2 ?? '?'} mm² is smaller than ${written(least.value ?? 0)} mm².`,
       remedy:
         of.byEquation.value === null
-          ? 'A larger one; or reckon it by the adiabatic equation, fault current and time known.'
+          ? 'A larger one; or work it out by the adiabatic equation, fault current and time known.'
           : 'A larger one before the new equipment is connected.',
       source: 'BS 7671 542.3, 543.1, 544.1.1',
       working: least.working,

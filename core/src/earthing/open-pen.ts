@@ -21,6 +21,8 @@ export const OPEN_PEN_NAMES: Readonly<Record<OpenPenMethod, string>> = {
 export interface PenWay {
   readonly method: OpenPenMethod;
   readonly state: 'suits' | 'does-not' | 'not-known';
+  /** How it does leaving aside whether a second path to earth defeats it. */
+  readonly byItself: 'suits' | 'does-not' | 'not-known';
   /** Why, and what has to be seen to; the first is the one that decides. */
   readonly reasons: readonly string[];
 }
@@ -54,7 +56,7 @@ export function assessOpenPen(survey: Survey, proposal: Proposal, after: PerPhas
     chosen: proposal.openPen ?? null,
     ways: OPEN_PEN_METHODS.map((method) => ({
       method,
-      ...JUDGES[method]({ survey, proposal, pack, loadA, electrodeOhm }),
+      ...withSecondPath(method, proposal, JUDGES[method]({ survey, proposal, pack, loadA, electrodeOhm })),
     })),
     loadA,
     largestElectrode: largest
@@ -97,6 +99,25 @@ const JUDGES: Readonly<Record<OpenPenMethod, (of: Case) => Verdict>> = {
   'tt-island': island,
   'low-electrode': lowElectrode,
 };
+
+/**
+ * A gland or a fixing that joins the frame to the installation’s earth goes on holding it live after disconnection: no way but an electrode
+ * low enough by itself does anything then, and none is known to until it was looked for.
+ */
+function withSecondPath(method: OpenPenMethod, { pen }: Proposal, own: Verdict): Omit<PenWay, 'method'> {
+  const byItself = own.state;
+  if (method === 'low-electrode' || pen?.secondEarthPath === 'no' || byItself === 'does-not')
+    return { ...own, byItself };
+  if (pen?.secondEarthPath === 'yes')
+    return {
+      byItself,
+      state: 'does-not',
+      reasons: ['A second path to the installation’s earth defeats the disconnection.'],
+    };
+  const open = 'Whether anything else joins its frame to the installation’s earth.';
+  const reasons = byItself === 'suits' ? [open, ...own.reasons] : [...own.reasons, open];
+  return { byItself, state: 'not-known', reasons };
+}
 
 /** Detection by voltage sees a break by what it does to one line; where lines balance, it may do nothing. */
 function detection({ survey, proposal, pack }: Case, method: OpenPenMethod, good: string, notes: string[]): Verdict {

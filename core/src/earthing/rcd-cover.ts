@@ -1,6 +1,6 @@
 import { nodeName } from '../circuit/circuit-facts';
 import { isRcd, rcdsAbove } from '../circuit/rcds-above';
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import { below, type SupplyTree, type TreeNode } from '../tree/supply-tree';
@@ -41,13 +41,13 @@ function coverOf(board: TreeNode): BoardCover {
 }
 
 /** On TT every circuit needs an RCD; one at the origin that covers only some boards is the usual mistake. */
-export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePack): Finding[] {
+export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePack): Statement[] {
   const cover = rcdCover(survey, tree);
   const covering = cover.find(({ state }) => state === 'covered');
   const { source } = pack.circuit.touchLimitV;
-  const about = { station: 'earthing', source } as const;
+  const about = { station: 'earthing', on: 'earthing', source } as const;
   const remedy = 'A time-delayed 100 mA RCD at the origin, before any split, that covers every board.';
-  const findings = cover.flatMap(({ boardId, label, state, by }): Finding[] => {
+  return cover.flatMap(({ boardId, label, state, by }): Statement[] => {
     if (state === 'covered') return [];
     if (state === 'not-covered' && by !== '')
       return [
@@ -71,36 +71,12 @@ export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePac
           subjectId: boardId,
         },
       ];
-    return [
-      {
-        ...about,
-        id: 'tt-rcd-not-recorded',
-        grade: 'ask',
-        title: `${label}: on TT, and no RCD before it is recorded.`,
-        remedy: 'Look for one at the origin or on every circuit, and add it to the line-up.',
-        askOf: 'surveyor',
-        subjectId: boardId,
-        ownUse: true,
-      },
-    ];
+    return [];
   });
-  return [...findings, ...residualNotKnown(survey, tree)];
 }
 
-/** What an RCD allows of the electrode follows from its residual current. */
-function residualNotKnown(survey: Survey, tree: SupplyTree): Finding[] {
+/** RCDs of a TT supply whose residual current nobody has recorded: what one allows of the electrode follows from it. */
+export function rcdsWithoutResidual(survey: Survey, tree: SupplyTree): TreeNode[] {
   if (survey.earthing.arrangement !== 'tt') return [];
-  return tree.nodes
-    .filter((here) => isRcd(here) && here.node.residualMa === undefined)
-    .map((here) => ({
-      id: 'rcd-residual-not-known',
-      grade: 'ask',
-      station: 'earthing',
-      title: `${nodeName(here)}: residual current not known.`,
-      remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
-      askOf: 'surveyor',
-      ownUse: true,
-      subjectId: here.node.id,
-      field: 'supply.nodes.residualMa',
-    }));
+  return tree.nodes.filter((here) => isRcd(here) && here.node.residualMa === undefined);
 }

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { ConditionFault, Intake } from '../survey/intake';
 import { FAULTS, type Fault } from '../survey/words';
@@ -46,9 +46,9 @@ export function conditionVerdict(intake: Intake): ConditionVerdict {
   return look === undefined && everyLook ? 'fit' : 'not-known';
 }
 
-/** One finding a fault, and a question while nobody has looked. */
-export function conditionFindings(intake: Intake, pack: RulePack): Finding[] {
-  const findings = intake.faults.map((fault): Finding => {
+/** One finding a fault. */
+export function conditionFindings(intake: Intake, pack: RulePack): Statement[] {
+  return intake.faults.map((fault): Statement => {
     const name = FAULT_NAMES[fault.fault];
     const note = fault.note ? ` ${fault.note}` : '';
     const override = overrideOf(fault);
@@ -56,41 +56,31 @@ export function conditionFindings(intake: Intake, pack: RulePack): Finding[] {
       return {
         id: 'condition-make-safe',
         grade: 'danger',
+        on: 'intake',
         station: 'cut-out',
         title: `${name}.${note}${override ? ` ${override.by} goes on in spite of it: ${override.reason}` : ''}`,
         remedy: `Stop, keep clear, and phone the operator’s emergency line: ${pack.emergencyNumber.value}.`,
         subjectId: fault.id,
         source: pack.emergencyNumber.source,
       };
+    const about = { station: 'cut-out', subjectId: fault.id, title: `${name}.${note}`, on: 'intake' } as const;
+    if (fault.grade === 'note') return { ...about, id: 'condition-note', grade: 'note', remedy: 'Keep a photograph.' };
     return {
-      id: fault.grade === 'note' ? 'condition-note' : 'condition-put-right',
-      grade: fault.grade === 'note' ? 'note' : 'act',
-      station: 'cut-out',
-      title: `${name}.${note}`,
-      remedy: fault.grade === 'note' ? 'Keep a photograph.' : 'The operator puts this right before any load is added.',
-      subjectId: fault.id,
+      ...about,
+      id: 'condition-put-right',
+      grade: 'act',
+      askOf: 'operator',
+      remedy: 'The operator puts this right before any load is added.',
     };
   });
-  if (conditionVerdict(intake) !== 'not-known') return findings;
-  return [
-    ...findings,
-    {
-      id: 'condition-not-looked',
-      grade: 'ask',
-      station: 'cut-out',
-      title: notKnownTitle(intake),
-      remedy: 'Look at the cut-out, its seal, the cable and the board it is on; touch nothing.',
-      askOf: 'surveyor',
-      field: 'intake.look',
-    },
-  ];
 }
 
-function notKnownTitle({ look, looks = [] }: Intake): string {
+/** Why the condition of the intake is not known, as a sentence. */
+export function conditionNotKnown({ look, looks = [] }: Intake): string {
   const unseen = looks
     .filter(({ answer }) => answer === 'could-not-see')
     .map(({ id }) => FAULT_NAMES[id].toLowerCase());
   if (unseen.length > 0) return `Could not be seen at the intake: ${unseen.join('; ')}.`;
-  if (look === 'not-fine') return 'The intake was looked at and not found fine, but no fault is recorded.';
-  return 'The condition of the intake is not known.';
+  if (look === 'not-fine') return 'The intake is recorded as not fine, but no fault is recorded.';
+  return 'What condition is the intake in?';
 }

@@ -1,39 +1,59 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { SupplyNode } from '../survey/supply';
-import type { Evidence } from '../survey/words';
+import type { Survey } from '../survey/survey';
+import { NODE_NAMES, type Evidence } from '../survey/words';
+import { nodeOf } from '../tree/sets-below';
+import { protects, towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { figure, reckon, type Figure } from '../worked';
 
-/** The fuse rating everything is held against, and whether it is truly known. */
+/** The rating of one fuse that everything behind it is held against, and whether it is truly known. */
 export interface FuseRating {
   readonly figure: Figure;
   readonly ratingA: number;
-  readonly established: boolean;
+  /** False where what was read contradicts itself, null while it is not known. */
+  readonly established: boolean | null;
   readonly evidence: Evidence | null;
   readonly nodeId: string | null;
+  /** What is so of it: how it was read, what is missing, or what contradicts it. */
+  readonly says: string;
 }
 
 /** Evidence good enough to establish a rating: the rating itself was read, or the operator gave it. */
 export const ESTABLISHING: readonly Evidence[] = ['label', 'record', 'attended'];
 
+const EVIDENCE_WORDS: Readonly<Record<Evidence, string>> = {
+  assumed: 'assumed',
+  moulding: 'moulded on the holder',
+  label: 'read off a label',
+  record: 'from the operator’s record',
+  attended: 'read by the operator’s staff',
+};
+
 /**
- * The rating per phase of the limiting device, in amperes. A rating that is only assumed, or read off the holder's
- * moulding, is not known: the pack's fallback stands in for it, or the lower figure where what was seen is lower still.
+ * The rating per phase of a cut-out or switch-fuse, in amperes. A rating that is only assumed, or read off the holder's
+ * moulding, is not known; one above what its holder is moulded for contradicts it. The pack's fallback stands in for it then, or the lower
+ * figure where what was seen is lower still.
  */
 export function fuseRating(device: SupplyNode | undefined, pack: RulePack): FuseRating {
   const evidence = device?.evidence ?? null;
   // A solid link has no rating: what is written on it limits nothing.
   const stated = device?.head === 'solid-link' ? undefined : device?.ratingA;
+  const holderA = device?.holderMaximumA;
   const nodeId = device?.id ?? null;
-  if (stated !== undefined && evidence && ESTABLISHING.includes(evidence)) {
-    const read = reckon('Fuse rating', stated, 'A', () => ({
+  const contradicted = stated !== undefined && holderA !== undefined && stated > holderA;
+  const unusual = device?.kind === 'cut-out' && evidence === 'label' && (stated ?? 0) > pack.largestUsualFuseA.value;
+  const read = stated !== undefined && evidence !== null && ESTABLISHING.includes(evidence);
+  if (read && !contradicted && !unusual) {
+    const asRead = reckon('Fuse rating', stated, 'A', () => ({
       expression: `as read (${evidence})`,
       substituted: `${stated} A`,
     }));
-    return { figure: figure(read), ratingA: stated, established: true, evidence, nodeId };
+    const says = `${stated} A, ${EVIDENCE_WORDS[evidence]}`;
+    return { figure: figure(asRead), ratingA: stated, established: true, evidence, nodeId, says };
   }
   const { value: fallback, source } = pack.fallbackFuseA;
-  const seen = [stated, device?.holderMaximumA].filter((value) => value !== undefined);
+  const seen = [stated, holderA].filter((value) => value !== undefined);
   const ratingA = Math.min(fallback, ...seen);
   const inItsPlace = reckon('Fuse rating', ratingA, 'A', () => ({
     expression: 'not established: the least of the fallback and anything seen',
@@ -43,51 +63,64 @@ export function fuseRating(device: SupplyNode | undefined, pack: RulePack): Fuse
   return {
     figure: figure(inItsPlace, 'exact', 'Fallback: the fuse rating is not established.'),
     ratingA,
-    established: false,
+    established: contradicted ? false : null,
     evidence,
     nodeId,
+    says: contradicted
+      ? `${stated} A is recorded in a holder moulded for ${holderA} A at most`
+      : unusual
+        ? `${stated} A is more than cut-outs usually hold: the operator has to confirm it`
+        : unestablished(device),
   };
 }
 
-/** What is to be asked or put right about the fuse. */
-export function fuseFindings(device: SupplyNode | undefined, rating: FuseRating): Finding[] {
-  const findings: Finding[] = [];
-  if (!rating.established)
-    findings.push({
-      id: 'fuse-rating-not-established',
-      grade: 'ask',
-      station: 'cut-out',
-      title: unestablishedTitle(device),
-      remedy:
-        'Look for a rating on a label, tag or window with the seal intact, or ask the operator for the fuse rating.',
-      askOf: 'operator',
-      field: 'supply.nodes.evidence',
-      ...(rating.nodeId === null ? {} : { subjectId: rating.nodeId }),
-    });
-  if (
-    rating.established &&
-    device?.ratingA !== undefined &&
-    device.holderMaximumA !== undefined &&
-    device.ratingA > device.holderMaximumA
-  )
-    findings.push({
-      id: 'fuse-above-holder',
-      grade: 'act',
-      station: 'cut-out',
-      title: `A ${device.ratingA} A fuse is recorded in a holder moulded ${device.holderMaximumA} A at most.`,
-      remedy: 'One of the two was misread: read both again, or ask the operator.',
-      askOf: 'surveyor',
-      subjectId: device.id,
-    });
-  return findings;
+function unestablished(device: SupplyNode | undefined): string {
+  if (!device) return 'no cut-out is recorded';
+  if (device.head === 'solid-link') return 'the head holds a solid link, and no switch-fuse after it is recorded';
+  if (device.evidence === 'moulding') return 'the moulding gives the most the holder can take, not the fuse inside';
+  if (device.ratingA === undefined) return 'not known';
+  if (device.evidence === undefined) return 'not recorded how it is known';
+  if (device.evidence === 'assumed') return 'assumed; nothing was seen';
+  return 'not confirmed';
 }
 
-function unestablishedTitle(device: SupplyNode | undefined): string {
-  if (!device) return 'No cut-out is recorded.';
-  if (device.head === 'solid-link') return 'The head holds a solid link, and no switch-fuse after it is recorded.';
-  if (device.evidence === 'moulding') return 'The moulding gives the most the holder can take, not the fuse inside.';
-  if (device.ratingA === undefined) return 'The fuse rating is not known.';
-  if (device.evidence === undefined) return 'Nobody has said how the fuse rating is known.';
-  if (device.evidence === 'assumed') return 'The fuse rating is assumed: nothing was seen.';
-  return 'The fuse rating is not established.';
+/** What a fuse is called: the cut-out, or a switch-fuse by its name. */
+export function fuseName(node: SupplyNode | undefined): string {
+  if (!node || (node.kind === 'cut-out' && node.label === undefined)) return 'Cut-out fuse';
+  return node.label ?? NODE_NAMES[node.kind];
+}
+
+/**
+ * Every fuse the new equipment's current passes through, street first, the limiting device always among them: each has to be known, not
+ * only the first.
+ */
+export function fusesOnTheWay(survey: Survey, tree: SupplyTree, pack: RulePack): FuseRating[] {
+  const way = new Set(survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
+  const fused = tree.nodes.filter(
+    (here) =>
+      here === tree.device ||
+      (way.has(here) && protects(here) && (here.node.kind === 'cut-out' || here.node.kind === 'switch-fuse')),
+  );
+  return fused.length === 0 ? [fuseRating(undefined, pack)] : fused.map(({ node }) => fuseRating(node, pack));
+}
+
+/** What contradicts itself about the fuses. */
+export function fuseFindings(survey: Survey, fuses: readonly FuseRating[]): Statement[] {
+  return fuses.flatMap(({ established, nodeId, says }): Statement[] => {
+    if (established !== false || nodeId === null) return [];
+    const node = survey.supply.nodes.find(({ id }) => id === nodeId);
+    return [
+      {
+        id: 'fuse-above-holder',
+        grade: 'act',
+        on: 'fuse',
+        station: 'cut-out',
+        title: `${fuseName(node)}: ${says}.`,
+        remedy: 'One of the two was misread: read both again, or ask the operator.',
+        askOf: 'surveyor',
+        subjectId: nodeId,
+        field: 'supply.nodes.ratingA',
+      },
+    ];
+  });
 }

@@ -1,8 +1,8 @@
 import { gbDefault } from '../rules/gb-default';
-import type { ConditionFault, Intake } from '../survey/intake';
-import { FAULTS, type Fault, type Look, type LoopEvidence, type LoopStatus } from '../survey/words';
-import { conditionFindings, conditionVerdict, type ConditionVerdict } from './condition';
-import { fuseFindings, fuseRating } from './fuse-rating';
+import type { ConditionFault, Intake, Loop } from '../survey/intake';
+import { FAULTS, LOOP_SIGNS, type Fault, type Look, type LoopEvidence, type LoopStatus } from '../survey/words';
+import { conditionFindings, conditionNotKnown, conditionVerdict, type ConditionVerdict } from './condition';
+import { fuseRating } from './fuse-rating';
 import { loopFindings, loopVerdict } from './loop-status';
 
 const intake = (look: Intake['look'], ...grades: (ConditionFault['grade'] | undefined)[]): Intake => ({
@@ -29,7 +29,7 @@ describe('condition', () => {
     expect(conditionFindings(intake('not-fine', 'make-safe-now'), gbDefault)).toEqual([
       expect.objectContaining({ grade: 'danger', remedy: expect.stringContaining('105') }),
     ]);
-    expect(conditionFindings(intake(undefined), gbDefault).map(({ id }) => id)).toEqual(['condition-not-looked']);
+    expect(conditionNotKnown(intake(undefined))).toBe('What condition is the intake in?');
   });
 });
 
@@ -47,7 +47,7 @@ describe('the guided look', () => {
     const seen = looked({ 'leaking-compound': 'could-not-see' });
     expect(conditionVerdict(seen)).toBe('not-known');
     expect(conditionVerdict({ ...seen, look: 'fine' })).toBe('not-known');
-    expect(conditionFindings(seen, gbDefault)[0]?.title).toBe('Could not be seen at the intake: compound leaking.');
+    expect(conditionNotKnown(seen)).toBe('Could not be seen at the intake: compound leaking.');
   });
   it('is not enough where a fault is there and not recorded', () => {
     expect(conditionVerdict(looked({ 'heat-damage': 'not-fine' }))).toBe('not-known');
@@ -78,10 +78,10 @@ describe('overriding a hold', () => {
 
 describe('loop', () => {
   it.each<[LoopStatus | undefined, LoopEvidence | undefined, string, readonly string[]]>([
-    [undefined, undefined, 'not-known', ['loop-not-known']],
-    ['unknown', undefined, 'not-known', ['loop-not-known']],
-    ['not-looped', undefined, 'own', ['loop-evidence-missing']],
-    ['not-looped', 'signs-only', 'not-known', ['loop-not-known']],
+    [undefined, undefined, 'not-known', []],
+    ['unknown', undefined, 'not-known', []],
+    ['not-looped', undefined, 'not-known', []],
+    ['not-looped', 'signs-only', 'not-known', []],
     ['not-looped', 'cable-traced', 'own', []],
     ['not-looped', 'operator-record', 'own', []],
     ['feeds-next-door', undefined, 'looped', ['service-looped']],
@@ -91,17 +91,37 @@ describe('loop', () => {
     expect(loopVerdict(loop)).toBe(verdict);
     expect(loopFindings(loop, gbDefault).map(({ id }) => id)).toEqual(findings);
   });
+
+  it.each<[string, Partial<Loop>]>([
+    ...LOOP_SIGNS.map((id): [string, Partial<Loop>] => [id, { signs: [{ id, answer: 'not-fine' }] }]),
+    ['a neighbour counted', { neighbours: 1 }],
+    ['a neighbour’s demand', { neighbourDemandA: 20 }],
+    ['what the shared service may carry', { sharedRatingA: 100 }],
+  ])('recorded as not looped, cable traced, against %s: not known, and to be put right', (_what, more) => {
+    const loop: Loop = { status: 'not-looped', evidence: 'cable-traced', ...more };
+    expect(loopVerdict(loop)).toBe('not-known');
+    expect(loopFindings(loop, gbDefault).map(({ id }) => id)).toEqual(['loop-signs-against']);
+  });
 });
 
 describe('fuse rating', () => {
   const cutOut = (values: object) => ({ id: 'c', kind: 'cut-out', ...values }) as const;
-  it.each<[string, object | undefined, number, boolean]>([
-    ['no cut-out at all', undefined, 60, false],
-    ['nothing seen', {}, 60, false],
-    ['a rating without evidence', { ratingA: 100 }, 60, false],
-    ['assumed 40 A: no more than that', { ratingA: 40, evidence: 'assumed' }, 40, false],
-    ['moulding 100 A says nothing of the fuse', { holderMaximumA: 100, evidence: 'moulding' }, 60, false],
-    ['a label without a rating', { evidence: 'label' }, 60, false],
+  it.each<[string, object | undefined, number, boolean | null]>([
+    [
+      'a label above what the holder is moulded for',
+      { ratingA: 100, holderMaximumA: 60, evidence: 'label' },
+      60,
+      false,
+    ],
+    ['a record above it contradicts it too', { ratingA: 80, holderMaximumA: 60, evidence: 'record' }, 60, false],
+    ['a label of more than cut-outs hold', { ratingA: 3000, evidence: 'label' }, 60, null],
+    ['which the operator’s record may say', { ratingA: 200, evidence: 'record' }, 200, true],
+    ['no cut-out at all', undefined, 60, null],
+    ['nothing seen', {}, 60, null],
+    ['a rating without evidence', { ratingA: 100 }, 60, null],
+    ['assumed 40 A: no more than that', { ratingA: 40, evidence: 'assumed' }, 40, null],
+    ['moulding 100 A says nothing of the fuse', { holderMaximumA: 100, evidence: 'moulding' }, 60, null],
+    ['a label without a rating', { evidence: 'label' }, 60, null],
     ['label 45 A', { ratingA: 45, evidence: 'label' }, 45, true],
     ['record 100 A', { ratingA: 100, evidence: 'record' }, 100, true],
   ])('%s', (_name, values, ratingA, established) => {
@@ -109,6 +129,5 @@ describe('fuse rating', () => {
     const made = fuseRating(device, gbDefault);
     expect({ ratingA: made.ratingA, established: made.established }).toEqual({ ratingA, established });
     expect(made.figure.value).toBe(ratingA);
-    expect(fuseFindings(device, made).some(({ id }) => id === 'fuse-rating-not-established')).toBe(!established);
   });
 });

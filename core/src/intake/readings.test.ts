@@ -1,7 +1,9 @@
 import fc from 'fast-check';
+import { assess } from '../assess';
+import { gbDefault } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';
 import type { Reading } from '../survey/reading';
-import { highestReading, readingFindings, readingText, readingValue, readReading } from './readings';
+import { highestReading, readingText, readingValue, readReading } from './readings';
 
 const good: Reading = {
   id: 'r',
@@ -16,7 +18,9 @@ const good: Reading = {
 function found(...readings: Reading[]): string[] {
   const survey = blankSurvey();
   survey.readings = readings;
-  return readingFindings(survey).map(({ id, grade }) => `${id} ${grade}`);
+  return assess(survey, gbDefault)
+    .findings.filter(({ subjectId }) => readings.some(({ id }) => id === subjectId))
+    .map(({ id, grade }) => `${id} ${grade}`);
 }
 
 describe('a reading as typed', () => {
@@ -64,7 +68,12 @@ describe('readings', () => {
     ['a bound above anything likely', { value: 5, bound: 'above' }],
   ])('%s is questioned, and stands once somebody says so', (_what, change) => {
     expect(found({ ...good, ...change })).toEqual(['reading-unlikely ask']);
-    expect(found({ ...good, ...change, confirmed: true })).toEqual([]);
+    expect(found({ ...good, ...change, confirmed: true }).filter((each) => each.endsWith('ask'))).toEqual([]);
+  });
+
+  it('a voltage outside what the operator has to keep is the operator’s once it stands', () => {
+    expect(found({ ...good, kind: 'voltage', value: 260, confirmed: true })).toEqual(['voltage-outside-limits act']);
+    expect(found({ ...good, kind: 'voltage', value: 240, confirmed: true })).toEqual([]);
   });
 
   it('with an instrument past its date is told', () => {

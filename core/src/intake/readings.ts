@@ -1,4 +1,4 @@
-import type { Finding, Station } from '../finding';
+import type { Station, Statement } from '../finding';
 import type { Reading } from '../survey/reading';
 import type { Survey } from '../survey/survey';
 import type { Bound, ReadingKind } from '../survey/words';
@@ -116,54 +116,39 @@ export function highestReading(survey: Survey, kind: ReadingKind, also?: number)
   return values.length === 0 ? undefined : Math.max(...values);
 }
 
-/** Unlikely values are questioned, not refused; an instrument out of calibration is said. */
-export function readingFindings(survey: Survey): Finding[] {
-  return survey.readings.flatMap((reading) => {
+/** An instrument out of calibration, and a voltage that was looked at again and stands outside what is kept. */
+export function readingFindings(survey: Survey): Statement[] {
+  return survey.readings.flatMap((reading): Statement[] => {
     const form = READING_FORMS[reading.kind];
-    const findings: Finding[] = [];
-    const about = { station: form.station, subjectId: reading.id, askOf: 'surveyor' } as const;
-    if (reading.value === undefined)
-      findings.push({
-        ...about,
-        id: 'reading-without-value',
-        grade: 'ask',
-        title: `${form.name}: no value entered.`,
-        remedy: 'Enter what the instrument showed, or remove the reading.',
-        ownUse: true,
-      });
-    else if (!isLikely(reading, form) && reading.confirmed !== true)
-      findings.push({
-        ...about,
-        id: 'reading-unlikely',
-        grade: 'ask',
-        title: `${form.name} of ${readingText(reading)} is unlikely: ${form.why}.`,
-        remedy: 'Take it again; if it stands, say so.',
-        field: 'readings.confirmed',
-      });
-    if (reading.instrument === undefined)
-      findings.push({
-        ...about,
-        id: 'reading-without-instrument',
-        grade: 'ask',
-        title: `${form.name}: not said with what it was taken.`,
-        remedy: 'Choose the instrument.',
-        ownUse: true,
-      });
+    const about = { station: form.station, subjectId: reading.id, grade: 'act' } as const;
+    const findings: Statement[] = [];
     const day = reading.takenAt?.slice(0, 10);
     if (reading.calibrationDue !== undefined && day !== undefined && day > reading.calibrationDue)
       findings.push({
         ...about,
         id: 'calibration-overdue',
-        grade: 'act',
+        on: 'workmanship',
+        askOf: 'surveyor',
         title: `${form.name}: ${reading.instrument ?? 'the instrument'} was due for calibration on ${reading.calibrationDue}.`,
         remedy: 'Take it again with an instrument in date, or have this one checked.',
+      });
+    if (reading.kind === 'voltage' && reading.confirmed === true && !isLikely(reading))
+      findings.push({
+        ...about,
+        id: 'voltage-outside-limits',
+        on: 'intake',
+        askOf: 'operator',
+        title: `Voltage ${readingText(reading)} is outside what the operator has to keep: ${form.why}.`,
+        remedy: 'Tell the operator before any load is added.',
       });
     return findings;
   });
 }
 
-/** A bound says only that the value lies beyond; it is likely as long as likely values do. */
-function isLikely({ value, bound = 'exact' }: Reading, { likely: [least, most] }: ReadingForm): boolean {
+/** Whether a value is one nobody would look at twice. A bound says only that it lies beyond; it is likely as long as likely values do. */
+export function isLikely(reading: Reading): boolean {
+  const { value, bound = 'exact' } = reading;
+  const [least, most] = READING_FORMS[reading.kind].likely;
   if (value === undefined) return true;
   if (bound === 'above') return value <= most;
   if (bound === 'below') return value >= least;

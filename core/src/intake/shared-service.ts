@@ -1,10 +1,21 @@
 import type { PerPhase } from '../assessment';
 import { headroomOf } from '../demand/per-phase';
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Loop } from '../survey/intake';
 import type { Phase } from '../survey/words';
-import { figure, fromFigure, given, reckon, sum, unknownFigure, written, type Figure, type Worked } from '../worked';
+import {
+  exceeds,
+  figure,
+  fromFigure,
+  given,
+  reckon,
+  sum,
+  unknownFigure,
+  written,
+  type Figure,
+  type Worked,
+} from '../worked';
 import { loopVerdict } from './loop-status';
 
 /** The demand of every property on one service cable, against what the cable may carry. */
@@ -75,26 +86,15 @@ function addToEach(label: string, own: PerPhase, neighbour: Worked): PerPhase {
 }
 
 /** What the arithmetic of a service known to be shared asks for. */
-export function sharedServiceFindings(shared: SharedService | null): Finding[] {
+export function sharedServiceFindings(shared: SharedService | null): Statement[] {
   if (!shared?.known) return [];
-  if (shared.rating.value === null)
-    return [
-      {
-        id: 'shared-rating-not-known',
-        grade: 'ask',
-        station: 'loop',
-        title: 'What the shared service may carry is not known.',
-        remedy: 'Ask the operator, together with the un-looping.',
-        askOf: 'operator',
-        field: 'intake.loop.sharedRatingA',
-      },
-    ];
-  const over = Object.values(shared.left).find(({ value }) => value !== null && value < -1e-6);
+  const over = Object.values(shared.left).find(({ value }) => value !== null && exceeds(0, value));
   if (over?.value == null) return [];
   return [
     {
       id: 'shared-service-over',
       grade: 'act',
+      on: 'loop',
       station: 'loop',
       title: `Both properties together: ${written(-over.value)} A over the shared service’s ${shared.rating.value} A${
         shared.neighbourAssumed ? ', the neighbour’s demand assumed' : ''

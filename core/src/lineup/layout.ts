@@ -84,7 +84,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       children,
       ratingA: found?.ratingA ?? null,
       evidence: isDevice ? assessment.supply.evidence : (node.evidence ?? null),
-      ratingSure: isDevice ? assessment.supply.ratingEstablished : node.ratingA !== undefined,
+      ratingSure: isDevice ? assessment.supply.ratingEstablished === true : node.ratingA !== undefined,
       bars: barsOf(found, phaseAt(here)),
       nowA: most(found?.before),
       afterA: most(found?.managed ?? found?.after),

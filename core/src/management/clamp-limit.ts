@@ -1,15 +1,17 @@
-import type { Assessment, NodeAssessment } from '../assessment';
+import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { below, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
-import { chargerLimitA, clampSettings } from './limiter';
+import { chargerLimitA, clampSettings, takesClamp } from './limiter';
 import { sourcesOn, type Source } from './sources';
 
 /** One clamp of the controller: what it is held to, and the nodes whose loads it sees. */
 export interface Clamp {
   readonly node: TreeNode;
   readonly setPointA: number;
+  /** What that becomes at the clamp's worst: read low by its error, cut off to its steps. */
+  readonly worstA: number;
   readonly seenNodes: ReadonlySet<string>;
   /** Generation it sees: what that gives, the clamp does not count. */
   readonly sources: readonly Source[];
@@ -33,12 +35,23 @@ export interface ClampLimit {
   readonly seesChargers: boolean;
 }
 
+/** What a set-point becomes where the clamp errs, in amperes: (S + step) ÷ (1 − error). Source: guide section 10. */
+export function worstSetPointA(setPointA: number, pack: RulePack): number {
+  return (setPointA + pack.clampStepA.value) / (1 - pack.clampErrorPercent.value / 100);
+}
+
+/** The largest set-point whose worst does not pass a bound, in amperes: the inverse of `worstSetPointA`. */
+export function setPointWithin(boundA: number, pack: RulePack): number {
+  return boundA * (1 - pack.clampErrorPercent.value / 100) - pack.clampStepA.value;
+}
+
 /**
  * The clamp limit, when the settings of every clamped charger are complete and all of them have the same clamps: then
- * they share what is left. Chargers on clamps of their own would each fill the same room; for those it is null.
+ * they share what is left. Chargers on clamps of their own would each fill the same room; for those it is null. Equipment that takes no
+ * clamp is held by none and counts in full.
  */
-export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null {
-  const clamped = survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp');
+export function clampLimit(survey: Survey, tree: SupplyTree, pack: RulePack): ClampLimit | null {
+  const clamped = survey.proposals.filter((each) => each.limiter.kind === 'clamp' && takesClamp(each));
   if (clamped.length === 0) return null;
   const chargers: ManagedCharger[] = [];
   const keys = new Set<string>();
@@ -53,7 +66,15 @@ export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null 
       const at = tree.byId.get(nodeId);
       if (!at) return [];
       const seenNodes = new Set(below(at).map((each) => each.node.id));
-      return [{ node: at, setPointA, seenNodes, sources: sources.filter((each) => seenNodes.has(each.node.node.id)) }];
+      return [
+        {
+          node: at,
+          setPointA,
+          worstA: worstSetPointA(setPointA, pack),
+          seenNodes,
+          sources: sources.filter((each) => seenNodes.has(each.node.node.id)),
+        },
+      ];
     });
     if (clamps.length < settings.clamps.length) return null;
     chargers.push({ proposal, limitA, failSafeA: Math.min(settings.failSafeA, limitA), node });
@@ -71,34 +92,4 @@ export function clampLimit(survey: Survey, tree: SupplyTree): ClampLimit | null 
     way: new Set(chargers.flatMap(({ node }) => towardsStreet(node))),
     seesChargers: chargers.every(({ node }) => clamps.some(({ seenNodes }) => seenNodes.has(node.node.id))),
   };
-}
-
-/** Whether the way the new equipment is limited can be relied on, at every node to the street. */
-export function limiterVerdict(
-  survey: Survey,
-  limit: ClampLimit | null,
-  nodes: readonly NodeAssessment[],
-): Assessment['demand']['limiter'] {
-  const kinds = survey.proposals.map(({ limiter }) => limiter.kind ?? 'none');
-  if (kinds.includes('clamp')) {
-    if (!limit) return { kind: 'clamp', holds: false, why: 'The clamp’s settings are not complete.' };
-    if (!limit.seesChargers)
-      return {
-        kind: 'clamp',
-        holds: false,
-        why: 'The clamp does not carry the charger’s current: it misleads the controller.',
-      };
-    const failing = nodes.find(({ guard }) => guard && !guard.holds);
-    if (failing?.guard) return { kind: 'clamp', holds: false, why: `${failing.label}: ${failing.guard.why}` };
-    return {
-      kind: 'clamp',
-      holds: true,
-      why: 'Every node between the street and the charger stays within its rating.',
-    };
-  }
-  if (!kinds.includes('fixed')) return { kind: 'none', holds: false, why: 'No limiter.' };
-  const set = survey.proposals.every(({ limiter }) => limiter.kind !== 'fixed' || limiter.fixedA !== undefined);
-  return set
-    ? { kind: 'fixed', holds: true, why: 'A fixed setting, counted in full.' }
-    : { kind: 'fixed', holds: false, why: 'The setting is not known; the full rating is counted.' };
 }

@@ -38,6 +38,11 @@ describe('commissioning a limiter', () => {
     ['pulled: 10 A where 6 A are meant', { ...good, pulledA: 10 }, 'holds holds fails holds'],
     ['pulled: stopped, which is safer', { ...good, pulledA: 0 }, 'holds holds holds holds'],
     ['set to 60 A where 50 A were reckoned with', { ...good, setPointSetA: 60 }, 'holds holds holds fails'],
+    ['the reading did not move', { ...good, readingRoseA: 0 }, 'fails holds holds holds'],
+    ['it fell, by which load nobody wrote down', { readingRoseA: -3 }, 'fails not-known not-known not-known'],
+    ['it drew all it may, the reading not written down', { chargerThenA: 32 }, 'not-known fails not-known not-known'],
+    ['held too high, the charger not written down', { heldAtA: 60 }, 'not-known fails not-known not-known'],
+    ['a fail-safe set too high alone', { failSafeSetA: 16 }, 'not-known not-known not-known fails'],
     ['set lower than reckoned with', { ...good, setPointSetA: 45 }, 'holds holds holds holds'],
   ])('%s', (_name, test, expected) => {
     expect(states(test)).toBe(expected);

@@ -2,6 +2,7 @@ import type { RulePack } from '../rules/rule-pack';
 import type { LimiterTest, Proposal } from '../survey/proposal';
 import type { CommissioningStepId } from '../survey/words';
 import { exceeds, written } from '../worked';
+import { chargerLimitA } from './limiter';
 
 /** One step of commissioning a limiter, judged from what was seen. */
 export interface CommissioningStep {
@@ -39,33 +40,61 @@ export function stepSubject(step: CommissioningStepId, proposalId: string): stri
  * that the reading stays at the set-point; with the lead pulled it goes to the fail-safe current; the settings are those
  * that were reckoned with. Readings may err by the pack’s tolerance, at least an ampere.
  */
-export function commissioningSteps({ limiter, ratedA }: Proposal, pack: RulePack): CommissioningStep[] {
-  const { test = {}, setPointA, failSafeA } = limiter;
+export function commissioningSteps(proposal: Proposal, pack: RulePack): CommissioningStep[] {
+  const { test = {}, setPointA, failSafeA } = proposal.limiter;
+  const limitA = chargerLimitA(proposal) ?? undefined;
   const tolerance = (of: number): number => Math.max(1, (Math.abs(of) * pack.commissioningPercent.value) / 100);
   const near = (seen: number, meant: number): boolean => !exceeds(Math.abs(seen - meant), tolerance(meant));
+  const over = (seen: number | undefined, meant: number | undefined, by = 0): boolean =>
+    seen !== undefined && meant !== undefined && exceeds(seen, meant + by);
+  const { knownLoadA, readingRoseA, heldAtA, chargerThenA, pulledA, setPointSetA, failSafeSetA } = test;
+  // What is seen to be wrong fails its step, whether or not the rest of the step was recorded.
   const steps = [
-    judged('reading', [test.knownLoadA, test.readingRoseA], ([known, rose]) =>
-      rose < 0
-        ? [false, `it fell by ${written(-rose)} A: the clamp is reversed`]
-        : [near(rose, known), `${written(known)} A on, the reading rose by ${written(rose)} A`],
+    judged(
+      'reading',
+      [
+        readingRoseA !== undefined && readingRoseA < 0
+          ? `it fell by ${written(-readingRoseA)} A: the clamp is reversed`
+          : readingRoseA === 0
+            ? 'it did not move: the clamp does not see the load'
+            : null,
+      ],
+      [knownLoadA, readingRoseA],
+      ([known, rose]) => [near(rose, known), `${written(known)} A on, the reading rose by ${written(rose)} A`],
     ),
-    judged('gives-way', [test.heldAtA, test.chargerThenA, setPointA, ratedA], ([held, charger, set, rated]) =>
-      charger >= rated
-        ? [false, `the charger still drew ${written(charger)} A: it did not give way`]
-        : [
-            !exceeds(held, set + tolerance(set)),
-            `held at ${written(held)} A for a set-point of ${written(set)} A, charger at ${written(charger)} A`,
-          ],
+    judged(
+      'gives-way',
+      [
+        chargerThenA !== undefined && limitA !== undefined && chargerThenA >= limitA
+          ? `the charger still drew ${written(chargerThenA)} A: it did not give way`
+          : null,
+        over(heldAtA, setPointA, tolerance(setPointA ?? 0))
+          ? `held at ${written(heldAtA ?? 0)} A for a set-point of ${written(setPointA ?? 0)} A`
+          : null,
+      ],
+      [heldAtA, chargerThenA, setPointA, limitA],
+      ([held, charger, set]) => [
+        true,
+        `held at ${written(held)} A for a set-point of ${written(set)} A, charger at ${written(charger)} A`,
+      ],
     ),
-    judged('clamp-pulled', [test.pulledA, failSafeA], ([pulled, meant]) => [
+    judged('clamp-pulled', [], [pulledA, failSafeA], ([pulled, meant]) => [
       !exceeds(pulled, meant + 0.5),
       `it went to ${written(pulled)} A, fail-safe ${written(meant)} A`,
     ]),
     judged(
       'settings',
-      [test.setPointSetA, test.failSafeSetA, setPointA, failSafeA],
+      [
+        over(setPointSetA, setPointA)
+          ? `set-point ${written(setPointSetA ?? 0)} A, ${written(setPointA ?? 0)} A was worked out`
+          : null,
+        over(failSafeSetA, failSafeA)
+          ? `fail-safe ${written(failSafeSetA ?? 0)} A, ${written(failSafeA ?? 0)} A was worked out`
+          : null,
+      ],
+      [setPointSetA, failSafeSetA, setPointA, failSafeA],
       ([set, fail, meantSet, meantFail]) => [
-        !exceeds(set, meantSet) && !exceeds(fail, meantFail),
+        true,
         `set-point ${written(set)} A of ${written(meantSet)} A, fail-safe ${written(fail)} A of ${written(meantFail)} A`,
       ],
     ),
@@ -82,13 +111,16 @@ function overLink(id: CommissioningStepId, test: LimiterTest): CommissioningStep
 
 type Numbers<T> = { readonly [K in keyof T]: number };
 
-/** A step is judged once everything it needs was seen. */
+/** A step fails by anything seen to be wrong; it holds once everything it needs was seen and is right. */
 function judged<const T extends readonly (number | undefined)[]>(
   id: CommissioningStep['id'],
+  wrong: readonly (string | null)[],
   seen: T,
   judge: (values: Numbers<T>) => readonly [holds: boolean, says: string],
 ): CommissioningStep {
   const title = STEP_TITLES[id];
+  const fault = wrong.find((each) => each !== null);
+  if (fault) return { id, title, state: 'fails', says: fault };
   if (seen.includes(undefined)) return { id, title, state: 'not-known', says: 'not recorded in full' };
   const [holds, says] = judge(seen as Numbers<T>);
   return { id, title, state: holds ? 'holds' : 'fails', says };

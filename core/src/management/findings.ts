@@ -1,211 +1,119 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
-import { exceeds } from '../worked';
-import { equipmentName, isGeneration } from '../survey/kinds';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, type SupplyTree } from '../tree/supply-tree';
-import { commissioningBegun, commissioningSteps } from './commissioning';
-import { clampSettings } from './limiter';
+import { exceeds } from '../worked';
+import { commissioningSteps } from './commissioning';
+import { clampSettings, limitFaults, type LimitFault } from './limiter';
 import { stepAtMost } from './set-points';
 
-/** What is still to be said about the new equipment and how it is limited. */
-export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Finding[] {
-  if (survey.proposals.length === 0)
-    // A request for the supply alone connects nothing.
-    return survey.request.upgradeOnly
-      ? []
-      : [
-          {
-            id: 'nothing-proposed',
-            grade: 'ask',
-            station: 'charger',
-            title: 'No new equipment is recorded.',
-            remedy: 'Add what is to be fitted, or say that only the supply is to be changed.',
-            askOf: 'customer',
-            field: 'proposals',
-          },
-        ];
+/** What is wrong about the new equipment and how it is limited. */
+export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Statement[] {
   const apart = clampsDiffer(survey);
-  return survey.proposals.flatMap((proposal) => {
+  return survey.proposals.flatMap((proposal): Statement[] => {
     const name = equipmentName(proposal);
-    const about = { station: 'charger', subjectId: proposal.id } as const;
-    const findings: Finding[] = [];
-    if (proposal.ratedA === undefined)
-      findings.push({
-        ...about,
-        id: 'charger-without-rating',
-        grade: 'ask',
-        title: `${name}: rated current not known.`,
-        remedy: 'Take it from the maker’s data.',
-        askOf: 'surveyor',
-        field: 'proposals.ratedA',
-      });
-    if (proposal.typeTested === undefined || proposal.typeTested === 'unknown')
-      findings.push({
-        ...about,
-        id: 'register-not-known',
-        grade: 'ask',
-        title: `${name}: not known to be on the type-tested register.`,
-        remedy: 'Look up its register reference.',
-        askOf: 'surveyor',
-        field: 'proposals.typeTested',
-      });
-    findings.push(...askedOfKind(proposal));
-    if (proposal.kind === 'vehicle-charger' && (proposal.canExport === undefined || proposal.canExport === 'unknown'))
-      findings.push({
-        ...about,
-        id: 'export-not-known',
-        grade: 'ask',
-        title: `${name}: not known whether it can export.`,
-        remedy: 'Take it from the maker’s data.',
-        askOf: 'surveyor',
-        field: 'proposals.canExport',
-      });
-    const line = proposal.phase ?? phaseAt(nodeOf(tree, proposal.nodeId));
-    if (survey.supply.phases === 3 && proposal.phases !== 3 && line === undefined)
-      findings.push({
-        ...about,
-        id: 'charger-phase-not-known',
-        grade: 'ask',
-        title: `${name}: phase not chosen, so it counts on all three.`,
-        remedy: 'Choose the phase with most headroom.',
-        askOf: 'surveyor',
-        field: 'proposals.phase',
-      });
+    const about = { station: 'charger', subjectId: proposal.id, grade: 'act' } as const;
     const { kind, fixedA } = proposal.limiter;
     const least = pack.leastChargingA.value;
+    const findings: Statement[] = [];
     if (kind !== undefined && kind !== 'none' && fixedA !== undefined && fixedA < least)
       findings.push({
         ...about,
         id: 'setting-below-least',
-        grade: 'act',
+        on: 'limiter',
         title: `${name}: a setting of ${fixedA} A is below ${least} A, the least a vehicle charges at.`,
         remedy: `Set ${least} A or more.`,
         field: 'proposals.limiter.fixedA',
         source: pack.leastChargingA.source,
       });
-    findings.push(...settingFindings(proposal));
-    if (kind === 'fixed' && fixedA === undefined)
-      findings.push({
-        ...about,
-        id: 'setting-not-known',
-        grade: 'ask',
-        title: `${name}: held to a fixed current, but no figure is given. Its full rating is used.`,
-        remedy: 'Enter the setting.',
-        askOf: 'surveyor',
-        field: 'proposals.limiter.fixedA',
-      });
-    const clamp = clampSettings(proposal);
-    if (clamp && 'missing' in clamp)
-      findings.push({
-        ...about,
-        id: 'clamp-not-settled',
-        grade: 'ask',
-        title: `${name}: clamp management without ${clamp.missing}. The unmanaged figure is used.`,
-        remedy: 'Complete the clamp’s settings.',
-        askOf: 'surveyor',
-        field: 'proposals.limiter',
-      });
-    if (kind === 'clamp' && commissioningBegun(proposal))
+    findings.push(...limitFaults(proposal).map((fault) => limitFinding(proposal, fault)));
+    if (kind === 'clamp')
       findings.push(
         ...commissioningSteps(proposal, pack)
           .filter(({ state }) => state === 'fails')
-          .map((step): Finding => ({
+          .map((step): Statement => ({
             ...about,
             id: `commissioning-${step.id}`,
-            grade: 'act',
+            on: 'limiter',
             title: `${name}: commissioning failed, “${step.title}”: ${step.says}.`,
             remedy: 'Put it right and do the step again before it is left in use.',
             field: 'proposals.limiter.test',
           })),
       );
-    if (clamp && apart)
+    if (clampSettings(proposal) && apart)
       findings.push({
         ...about,
         id: 'several-clamps',
-        grade: 'act',
+        on: 'limiter',
         title: `${name}: chargers are managed by clamps or set-points of their own, and each would fill the same room. The unmanaged figure is used.`,
         remedy: 'One controller with the same clamps and set-points for all of them, which share what is left.',
+      });
+    findings.push(...lineFindings(proposal, survey, tree));
+    const { kind: what, startingA, ratedA } = proposal;
+    if (what === 'heat-pump' && startingA !== undefined && ratedA !== undefined && exceeds(ratedA, startingA))
+      findings.push({
+        ...about,
+        id: 'starting-below-running',
+        on: 'registered',
+        title: `${name}: starts with ${startingA} A and runs with ${ratedA} A.`,
+        remedy: 'One of the two is misread: look again.',
+        field: 'proposals.startingA',
       });
     return findings;
   });
 }
 
-/** What operators ask of one kind of equipment and not of another. */
-function askedOfKind(proposal: Proposal): Finding[] {
-  const name = equipmentName(proposal);
-  const { id, kind, startingA, harmonics, exportA, ratedA } = proposal;
-  const ask = (what: string, title: string, remedy: string): Finding => ({
-    id: `${what}-not-known`,
-    grade: 'ask',
+function limitFinding(proposal: Proposal, { id, says }: LimitFault): Statement {
+  const { stepsA = [], failSafesA = [], limiter } = proposal;
+  const below = stepAtMost(limiter.fixedA ?? 0, stepsA);
+  const remedies: Readonly<Record<LimitFault['id'], string>> = {
+    'cannot-be-limited': 'Record the settings its maker gives it, or count it in full.',
+    'setting-no-step':
+      below === null ? 'Its least step is higher: other equipment, or a clamp.' : `The step below is ${below} A.`,
+    'cannot-manage': 'A fixed setting, or equipment that manages by clamp.',
+    'fail-safe-no-step':
+      failSafesA.length === 0 ? 'It has no fail-safe setting.' : `It has ${failSafesA.join(', ')} A.`,
+  };
+  const fields = {
+    'cannot-be-limited': 'proposals.stepsA',
+    'setting-no-step': 'proposals.limiter.fixedA',
+    'cannot-manage': 'proposals.limiter.kind',
+    'fail-safe-no-step': 'proposals.limiter.failSafeA',
+  } as const;
+  return {
+    id,
+    grade: 'act',
+    on: 'limiter',
     station: 'charger',
-    subjectId: id,
-    title: `${name}: ${title}`,
-    remedy,
-    askOf: 'surveyor',
-    field: `proposals.${what}`,
-  });
-  const found: Finding[] = [];
-  if (kind === 'heat-pump' && startingA === undefined)
-    found.push(
-      ask('startingA', 'starting current not known.', 'Take it from the maker’s data; with a soft start, that.'),
-    );
-  if ((kind === 'heat-pump' || kind === 'electric-heating') && (harmonics === undefined || harmonics === 'unknown'))
-    found.push(
-      ask('harmonics', 'not known which limits of harmonics and flicker it keeps.', 'Its declaration says so.'),
-    );
-  if (isGeneration(proposal) && exportA === undefined && ratedA === undefined)
-    found.push(ask('exportA', 'not known how much it can send back.', 'Take it from the plate of its inverter.'));
-  if (kind === 'heat-pump' && startingA !== undefined && ratedA !== undefined && exceeds(ratedA, startingA))
-    found.push({
-      ...ask(
-        'startingA',
-        `starts with ${startingA} A and runs with ${ratedA} A.`,
-        'One of the two is misread: look again.',
-      ),
-      id: 'starting-below-running',
-      grade: 'act',
-    });
-  return found;
+    subjectId: proposal.id,
+    title: `${equipmentName(proposal)}: ${says}.`,
+    remedy: remedies[id],
+    field: fields[id],
+  };
 }
 
-/** Settings the equipment does not have: currents that are none of its steps, management it cannot do. */
-function settingFindings(proposal: Proposal): Finding[] {
-  const { id, limiter, ratedA, stepsA, failSafesA, clampLinks } = proposal;
-  const label = equipmentName(proposal);
-  const about = { station: 'charger', subjectId: id, grade: 'act' } as const;
-  const found: Finding[] = [];
-  const { kind, fixedA, failSafeA } = limiter;
-  if (kind === 'fixed' && fixedA !== undefined && fixedA !== ratedA && stepsA?.length && !stepsA.includes(fixedA)) {
-    const below = stepAtMost(fixedA, stepsA);
-    found.push({
-      ...about,
-      id: 'setting-no-step',
-      title: `${label}: it cannot be set to ${fixedA} A.`,
-      remedy:
-        below === null ? 'Its least step is higher: other equipment, or a clamp.' : `The step below is ${below} A.`,
-      field: 'proposals.limiter.fixedA',
-    });
-  }
-  if (kind === 'clamp' && failSafeA !== undefined && failSafesA && !failSafesA.includes(failSafeA))
-    found.push({
-      ...about,
-      id: 'fail-safe-no-step',
-      title: `${label}: its fail-safe cannot be set to ${failSafeA} A.`,
-      remedy: failSafesA.length === 0 ? 'It has no fail-safe setting.' : `It has ${failSafesA.join(', ')} A.`,
-      field: 'proposals.limiter.failSafeA',
-    });
-  if (kind === 'clamp' && clampLinks?.length === 0)
-    found.push({
-      ...about,
-      id: 'cannot-manage',
-      title: `${label}: this equipment takes no clamp.`,
-      remedy: 'A fixed setting, or equipment that manages by clamp.',
-      field: 'proposals.limiter.kind',
-    });
-  return found;
+/** Equipment on lines its board has not: three phases from a board on one, or a line that is not the board's. */
+function lineFindings(proposal: Proposal, survey: Survey, tree: SupplyTree): Statement[] {
+  const board = survey.supply.phases === 3 ? phaseAt(nodeOf(tree, proposal.nodeId)) : undefined;
+  if (board === undefined) return [];
+  const { phases, phase } = proposal;
+  const other = phases === 3 ? 'three phases' : phase !== undefined && phase !== board ? phase : undefined;
+  if (other === undefined) return [];
+  return [
+    {
+      id: 'equipment-on-other-lines',
+      grade: 'act',
+      on: 'circuit',
+      station: 'charger',
+      subjectId: proposal.id,
+      title: `${equipmentName(proposal)}: it is on ${other === 'all' ? 'three phases' : other}, and what feeds it is on ${board} alone.`,
+      remedy: 'Feed it from where those lines are, or correct which lines the board or the equipment is on.',
+      field: phases === 3 ? 'proposals.phases' : 'proposals.phase',
+    },
+  ];
 }
 
 /** Whether chargers are managed by clamps that are not the same, so that no one controller shares what is left. */

@@ -1,15 +1,63 @@
-import { isLoad } from '../survey/kinds';
+import { isCharger, isLoad } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 
+/** Whether equipment can be held to a current at all: a charger by its nature, anything else where its maker gives it an input for it. */
+function takesFixedLimit(proposal: Proposal): boolean {
+  return isCharger(proposal) || (proposal.stepsA?.length ?? 0) > 0;
+}
+
+/** Whether equipment gives way to a clamp: a charger unless it is known to take none, anything else only where it is known to. */
+export function takesClamp(proposal: Proposal): boolean {
+  if (proposal.clampLinks === undefined) return isCharger(proposal);
+  return proposal.clampLinks.length > 0;
+}
+
+/** Whether it has the fixed setting recorded; where its steps are not recorded those usually met are taken. */
+function hasSetting({ limiter: { fixedA }, ratedA, stepsA }: Proposal): boolean {
+  return fixedA === undefined || fixedA === ratedA || !stepsA?.length || stepsA.includes(fixedA);
+}
+
+/** A limit the equipment cannot keep, and why; what it is counted at then is its full rating. */
+export interface LimitFault {
+  readonly id: 'cannot-be-limited' | 'setting-no-step' | 'cannot-manage' | 'fail-safe-no-step';
+  readonly says: string;
+}
+
+/** Everything the way it is to be limited asks of the equipment and the equipment does not have. */
+export function limitFaults(proposal: Proposal): LimitFault[] {
+  const { limiter, ratedA, failSafesA } = proposal;
+  const { kind, fixedA, failSafeA } = limiter;
+  if (!isLoad(proposal) || kind === undefined || kind === 'none') return [];
+  const lowered = fixedA !== undefined && (ratedA === undefined || fixedA < ratedA);
+  const faults: (LimitFault | false)[] = [
+    lowered &&
+      !takesFixedLimit(proposal) && {
+        id: 'cannot-be-limited',
+        says: 'it has no setting that holds it to a lower current, so its full rating counts',
+      },
+    !hasSetting(proposal) && { id: 'setting-no-step', says: `it cannot be set to ${fixedA ?? '?'} A` },
+    kind === 'clamp' && !takesClamp(proposal) && { id: 'cannot-manage', says: 'this equipment takes no clamp' },
+    kind === 'clamp' &&
+      failSafeA !== undefined &&
+      failSafesA !== undefined &&
+      !failSafesA.includes(failSafeA) && {
+        id: 'fail-safe-no-step',
+        says: `its fail-safe cannot be set to ${failSafeA} A`,
+      },
+  ];
+  return faults.filter((each) => each !== false);
+}
+
 /**
- * The most a charger may draw per phase, in amperes, whatever a clamp does: its rating, or its own lower setting.
- * Null while the rating is not known; nothing for what only gives. A setting above the rating limits nothing.
+ * The most equipment may draw per phase, in amperes, whatever a clamp does: its rating, or its own lower setting where it has one to be set
+ * to. Null while the rating is not known; nothing for what only gives. A setting above the rating limits nothing.
  */
 export function chargerLimitA(proposal: Proposal): number | null {
   if (!isLoad(proposal)) return 0;
   if (proposal.ratedA === undefined) return null;
   const { kind, fixedA } = proposal.limiter;
   if (kind === undefined || kind === 'none' || fixedA === undefined) return proposal.ratedA;
+  if (!takesFixedLimit(proposal) || !hasSetting(proposal)) return proposal.ratedA;
   return Math.min(proposal.ratedA, fixedA);
 }
 

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
-import { settledSurvey, type Change } from '../testing/settled-survey';
+import { settledSurvey, WELL_PUT_ON, type Change } from '../testing/settled-survey';
 import { given } from '../worked';
-import { guard, managedDemand, type NodeFlow } from './managed-demand';
+import { guard, managedDemand, guardedA, lostA, type NodeFlow } from './managed-demand';
+import { setPointWithin, worstSetPointA } from './clamp-limit';
 import { chargerLimitA, clampSettings } from './limiter';
 
 interface Parts {
@@ -15,10 +16,28 @@ const flow = (otherA: number, limitA: number, blindA = 0): Parts => ({ otherA, l
 /** A flow under one clamp. */
 const under = ({ otherA, limitA, blindA }: Parts, setPointA: number, failSafeA = 6): NodeFlow => ({
   other: given('other', otherA, 'A'),
+  unmanagedA: otherA + limitA,
   limitA,
   failSafeA: Math.min(failSafeA, limitA),
-  clamps: [{ setPointA, blind: given('blind', blindA, 'A'), sourcesA: 0 }],
+  // A clamp that errs by nothing: what its error does is tried by itself.
+  clamps: [{ setPointA, worstA: setPointA, blind: given('blind', blindA, 'A'), sourcesA: 0 }],
 });
+
+const clamped =
+  (limiter: object, nodeId?: string): Change =>
+  (survey) => {
+    for (const proposal of survey.proposals)
+      Object.assign(proposal, {
+        limiter: { kind: 'clamp', failSafeA: 6, ...limiter },
+        ...(nodeId ? { nodeId } : {}),
+      });
+  };
+const second =
+  (limiter: object): Change =>
+  (survey) => {
+    const [first] = survey.proposals;
+    if (first) survey.proposals.push({ ...first, id: 'car-2', limiter: { ...first.limiter, ...limiter } });
+  };
 
 describe('managed demand', () => {
   it.each<[string, ReturnType<typeof flow>, number, number]>([
@@ -59,15 +78,6 @@ describe('several clamps and several chargers', () => {
     );
     survey.loads.push({ id: 'there', class: 'motor', currentA: 8, nodeId: 'shed' });
   };
-  const clamped =
-    (limiter: object, nodeId?: string): Change =>
-    (survey) => {
-      for (const proposal of survey.proposals)
-        Object.assign(proposal, {
-          limiter: { kind: 'clamp', failSafeA: 6, ...limiter },
-          ...(nodeId ? { nodeId } : {}),
-        });
-    };
   const guards = (...changes: Change[]) =>
     Object.fromEntries(
       assess(settledSurvey(...changes), gbDefault).nodes.flatMap(({ id, guard: found }) =>
@@ -75,30 +85,30 @@ describe('several clamps and several chargers', () => {
       ),
     );
 
-  it('one clamp at the intake leaves the feeder unguarded; a second on the feeder holds it: 8 + 12 = 20 A', () => {
-    const intake = { clampNodeId: 'meter', setPointA: 90 };
+  it('one clamp at the intake leaves the feeder unguarded; a second on the feeder holds it: 18 A, read 2 % low and cut off to whole amperes, are 19.39 of 20 A', () => {
+    const intake = { clampNodeId: 'isolator', setPointA: 90, fit: WELL_PUT_ON };
     expect(guards(annexe, clamped(intake, 'shed'))).toMatchObject({ feeder: false, 'cut-out': true });
-    const both = { ...intake, moreClamps: [{ id: 'far', nodeId: 'feeder', setPointA: 20 }] };
+    const both = { ...intake, moreClamps: [{ id: 'far', nodeId: 'feeder', setPointA: 18 }] };
     expect(guards(annexe, clamped(both, 'shed'))).toMatchObject({ feeder: true, shed: true, 'cut-out': true });
+    // At the rating itself: (20 + 1) ÷ 0.98 = 21.43 A.
+    const atRating = { ...intake, moreClamps: [{ id: 'far', nodeId: 'feeder', setPointA: 20 }] };
+    expect(guards(annexe, clamped(atRating, 'shed'))).toMatchObject({ feeder: false });
     // Clamp lost: 8 + 14 = 22 A on a 20 A device.
     expect(guards(annexe, clamped({ ...both, failSafeA: 14 }, 'shed'))).toMatchObject({ feeder: false });
   });
 
-  const second =
-    (limiter: object): Change =>
-    (survey) => {
-      const [first] = survey.proposals;
-      if (first) survey.proposals.push({ ...first, id: 'car-2', limiter: { ...first.limiter, ...limiter } });
-    };
   it('two chargers on the same clamp share it: 20.52 + 64 A is held to 50 A, clamp lost 20.52 + 12 A', () => {
-    const made = assess(settledSurvey(clamped({ clampNodeId: 'meter', setPointA: 50 }), second({})), gbDefault);
+    const made = assess(
+      settledSurvey(clamped({ clampNodeId: 'isolator', setPointA: 50, fit: WELL_PUT_ON }), second({})),
+      gbDefault,
+    );
     expect(made.demand.limiter.holds).toBe(true);
     expect(made.demand.afterManaged.L1?.value).toBe(50);
     expect(made.demand.afterUnmanaged.L1?.value).toBeCloseTo(84.52, 2);
   });
   it('two chargers on clamps of their own would each fill the same room, and are said to', () => {
     const made = assess(
-      settledSurvey(clamped({ clampNodeId: 'meter', setPointA: 50 }), second({ setPointA: 40 })),
+      settledSurvey(clamped({ clampNodeId: 'isolator', setPointA: 50, fit: WELL_PUT_ON }), second({ setPointA: 40 })),
       gbDefault,
     );
     expect(made.demand.limiter.holds).toBe(false);
@@ -106,8 +116,41 @@ describe('several clamps and several chargers', () => {
   });
   it('a clamp lost counts every charger’s fail-safe: 90 A of other load, 2 × 6 A, 100 A fuse', () => {
     const busy: Change = (survey) => survey.loads.push({ id: 'heat', class: 'motor', currentA: 69.48 });
-    const made = assess(settledSurvey(busy, clamped({ clampNodeId: 'meter', setPointA: 100 }), second({})), gbDefault);
+    const made = assess(
+      settledSurvey(busy, clamped({ clampNodeId: 'isolator', setPointA: 95, fit: WELL_PUT_ON }), second({})),
+      gbDefault,
+    );
     expect(made.demand.limiter.why).toMatch(/^Cut-out: 2(\.00)? A over its rating at the fail-safe current\.$/);
+  });
+});
+
+describe('a clamp at its worst', () => {
+  it('a set-point of 50 A read 2 % low in whole amperes becomes (50 + 1) ÷ 0.98 = 52.04 A, and 58.8 − 1 = 57.8 A keep 60 A', () => {
+    expect(worstSetPointA(50, gbDefault)).toBeCloseTo(52.04, 2);
+    expect(setPointWithin(60, gbDefault)).toBeCloseTo(57.8, 9);
+  });
+  it('is what the guard is held to, and not the demand: 60 A demanded, 62.24 A guarded, never more than unmanaged', () => {
+    const [clamp] = under(flow(40, 32), 60).clamps;
+    const erring = { ...under(flow(40, 32), 60), clamps: clamp ? [{ ...clamp, worstA: 62.24 }] : [] };
+    expect(managedDemand(erring).value).toBe(60);
+    expect(guardedA(erring)).toBeCloseTo(62.24, 9);
+    expect(guard(60, erring)).toMatchObject({ holds: false });
+    expect(guardedA({ ...erring, unmanagedA: 61 })).toBe(61);
+    expect(lostA({ ...erring, unmanagedA: 44 })).toBe(44);
+  });
+  it('chargers that cannot run together come out no higher managed than unmanaged: the interlock counts once', () => {
+    const locked: Change = (survey) => {
+      for (const each of survey.proposals) each.interlock = 'one at a time';
+    };
+    const { demand, nodes } = assess(
+      settledSurvey(clamped({ clampNodeId: 'isolator', setPointA: 90, fit: WELL_PUT_ON }), second({}), locked),
+      gbDefault,
+    );
+    // 20.52 + 32 = 52.52 A, not 20.52 + 64 A.
+    expect(demand.afterUnmanaged.L1?.value).toBeCloseTo(52.52, 2);
+    expect(demand.afterManaged.L1?.value).toBeCloseTo(52.52, 2);
+    for (const { managed, after } of nodes)
+      expect(managed?.L1?.value ?? 0).toBeLessThanOrEqual((after.L1?.value ?? 0) + 1e-9);
   });
 });
 

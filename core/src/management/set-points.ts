@@ -1,9 +1,10 @@
 import type { Assessment, NodeAssessment } from '../assessment';
 import type { RulePack } from '../rules/rule-pack';
+import { worstSetPointA } from './clamp-limit';
 
 /** What the nodes on the way allow of a clamp’s settings, in whole amperes. */
 export interface SettingBounds {
-  /** The largest set-point of the first clamp at which every node holds; null where nothing sets one. */
+  /** The largest set-point of the first clamp at which every node holds, the clamp at its worst; null where nothing sets one. */
   readonly setPointA: number | null;
   readonly setBy: string | null;
   /** Two schools: at that bound, and a margin below it; the pack’s margins in amperes and in per cent. */
@@ -28,13 +29,16 @@ export function settingBounds(
   const failBy = leastBy(guarded, ({ guard }) => guard?.mostFailSafeA ?? null);
   const setPointA = setBy ? Math.floor(setBy.value + 1e-6) : null;
   const { amperes, percent } = pack.setPointMargin.value;
-  const error = pack.clampErrorPercent.value / 100;
+  // A margin is counted from what the node may carry, which is the bound with the clamp's error put back.
+  const carriesA = setBy === null ? null : worstSetPointA(setBy.value, pack);
+  const below = (marginA: number): number | null =>
+    setPointA === null ? null : Math.max(0, Math.min(setPointA, Math.floor(marginA + 1e-6)));
   return {
     setPointA,
     setBy: setBy?.label ?? null,
-    withMarginA: setPointA === null ? null : Math.max(0, setPointA - amperes),
-    withMarginPercentA: setPointA === null ? null : Math.floor(setPointA * (1 - percent / 100) + 1e-6),
-    withErrorA: setPointA === null ? null : (setPointA + pack.clampStepA.value) / (1 - error),
+    withMarginA: carriesA === null ? null : below(carriesA - amperes),
+    withMarginPercentA: carriesA === null ? null : below(carriesA * (1 - percent / 100)),
+    withErrorA: setPointA === null ? null : worstSetPointA(setPointA, pack),
     failSafeA: failBy ? Math.max(0, Math.floor(failBy.value / chargers + 1e-6)) : null,
     failSafeBy: failBy?.label ?? null,
   };

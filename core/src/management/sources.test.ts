@@ -5,13 +5,14 @@ import type { Generation } from '../survey/generation';
 import type { ClampFit } from '../survey/proposal';
 import { nodeOf, settledSurvey, type Change } from '../testing/settled-survey';
 import { given } from '../worked';
+import { worstSetPointA } from './clamp-limit';
 import { guard, heldBy, managedDemand, type NodeFlow } from './managed-demand';
 
 const fit: ClampFit = { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no' };
 
 /**
  * 100 A fuse; behind the isolator the house board (63 A by its feeder) with the charger of 32 A and 40 A of loads, and the
- * annexe with 20 A; a clamp before the split at 60 A, fail-safe 6 A.
+ * annexe with 20 A; a clamp before the split at 58 A, (58 + 1) ÷ 0.98 = 60.2 A at its worst, fail-safe 6 A.
  */
 function split(generation: Generation[] | undefined, clampNodeId = 'isolator', own: ClampFit = fit): Change {
   return (survey) => {
@@ -26,7 +27,7 @@ function split(generation: Generation[] | undefined, clampNodeId = 'isolator', o
     ];
     for (const proposal of survey.proposals) {
       proposal.nodeId = 'house';
-      proposal.limiter = { kind: 'clamp', clampNodeId, setPointA: 60, failSafeA: 6, fit: own };
+      proposal.limiter = { kind: 'clamp', clampNodeId, setPointA: 58, failSafeA: 6, fit: own };
     }
     if (generation) survey.generation = generation;
   };
@@ -46,14 +47,14 @@ const ids = (...changes: Change[]): string[] =>
     .map(({ id, grade }) => `${id} ${grade}`);
 
 describe('generation on either side of a clamp', () => {
-  it('none: 60 A at the clamp keep the house feeder of 63 A', () => {
+  it('none: 58 A at the clamp keep the house feeder of 63 A', () => {
     expect(guardAt('feeder', split([]))).toMatchObject({ holds: true });
   });
-  it('PV of 16 A in the annexe: the clamp lets in so much more, lesser of 40 + 32 and 60 + 16 = 72 A, 9 over', () => {
+  it('PV of 16 A in the annexe: the clamp lets in so much more, lesser of 40 + 32 and 60.2 + 16 = 72 A, 9 over', () => {
     const found = guardAt('feeder', split([pv('annexe', 16)]));
     expect(found).toMatchObject({ holds: false, why: '9 A over its rating with the clamp working.' });
-    // The largest set-point: 63 − 16.
-    expect(found?.mostSetPointA).toBe(47);
+    // The largest set-point: (63 − 16) × 0.98 − 1.
+    expect(found?.mostSetPointA).toBeCloseTo(45.06, 9);
   });
   it('PV in the house itself gives there what it lets in: the feeder holds', () => {
     expect(guardAt('feeder', split([pv('house', 16)]))).toMatchObject({ holds: true });
@@ -63,15 +64,15 @@ describe('generation on either side of a clamp', () => {
   });
   it('of unknown size nothing is promised, and it is asked for', () => {
     expect(guardAt('feeder', split([pv('annexe')]))).toMatchObject({
-      holds: false,
-      why: 'Not known what generation behind the clamp gives.',
+      holds: null,
+      why: 'Not known what the clamp does not see, or what generation behind it gives.',
     });
     expect(ids(split([pv('annexe')], 'isolator', { ...fit, signedReading: 'yes' }))).toEqual([
       'generation-without-rating ask',
     ]);
   });
   it.each<[string, Change, readonly string[]]>([
-    ['recorded behind the clamp, nothing said of the sign', split([pv('house', 16)]), ['clamp-fit-not-said ask']],
+    ['recorded behind the clamp, nothing said of the sign', split([pv('house', 16)]), ['clamp-sign-not-known ask']],
     [
       'its controller cannot tell export',
       split([pv('house', 16)], 'isolator', { ...fit, signedReading: 'no' }),
@@ -119,10 +120,16 @@ describe('laws of the guard', () => {
   });
   const flowOf = (of: typeof flows extends fc.Arbitrary<infer T> ? T : never): NodeFlow => ({
     other: given('other', of.other, 'A'),
+    unmanagedA: of.other + of.limitA,
     limitA: of.limitA,
     failSafeA: Math.min(of.failSafe, of.limitA),
     clamps: [
-      { setPointA: of.setPointA, blind: given('blind', Math.min(of.blind, of.other), 'A'), sourcesA: of.sourcesA },
+      {
+        setPointA: of.setPointA,
+        worstA: worstSetPointA(of.setPointA, gbDefault),
+        blind: given('blind', Math.min(of.blind, of.other), 'A'),
+        sourcesA: of.sourcesA,
+      },
     ],
   });
   it('raising a rating, or lowering a limit, a set-point, a fail-safe, what is blind or what gives, never breaks one that holds', () => {

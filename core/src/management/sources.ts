@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Statement } from '../finding';
 import { supplyPhases } from '../demand/connected';
 import { isCharger, isGeneration, equipmentName } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
@@ -24,7 +24,7 @@ export function sourcesOn(survey: Survey, tree: SupplyTree): Source[] {
   // What is to be fitted gives as much as what is there. A vehicle's charger is one machine with the clamp that minds it.
   const fitted = survey.proposals
     .filter((each) => isGeneration(each) && !isCharger(each))
-    .map((each) => ({ ...each, ratedA: each.exportA ?? each.ratedA, name: equipmentName(each) }));
+    .map((each) => ({ ...each, name: equipmentName(each) }));
   return [...there, ...fitted].flatMap(({ id, name, nodeId, ratedA, phases, phase }) => {
     const node = nodeOf(tree, nodeId);
     if (!node) return [];
@@ -52,50 +52,16 @@ export function givenOn(sources: readonly Source[], phase: Phase): number | null
   return total;
 }
 
-/** What is to be said about generation itself; what it does to a clamp is said where the clamp is. */
-export function sourceFindings(survey: Survey, tree: SupplyTree): Finding[] {
-  const sources = sourcesOn(survey, tree);
-  const recorded = new Set(survey.generation?.map(({ id }) => id));
-  return [
-    // Of what is to be fitted, everything is asked where it is described.
-    ...sources.filter(({ id }) => recorded.has(id)).flatMap((source) => ownFindings(source, survey)),
-    ...fedFromBoth(sources),
-  ];
-}
-
-function ownFindings({ id, label, ratedA }: Source, survey: Survey): Finding[] {
-  const found: Finding[] = [];
-  const about = { station: 'loads', subjectId: id, askOf: 'surveyor', grade: 'ask' } as const;
-  if (ratedA === null)
-    found.push({
-      ...about,
-      id: 'generation-without-rating',
-      title: `${label}: not known how much it gives, so nothing behind a clamp that sees it can be promised.`,
-      remedy: 'Take the rated current from its plate or papers.',
-      field: 'generation.ratedA',
-    });
-  const recorded = survey.generation?.find((each) => each.id === id);
-  const listed = recorded?.chargingListed;
-  if (recorded?.kind === 'battery' && listed !== 'yes')
-    found.push({
-      ...about,
-      id: 'storage-charging-not-listed',
-      title: `${label}: it is a load when it charges, and that is ${listed === 'no' ? 'not' : 'not known to be'} among the loads.`,
-      remedy: 'List what it takes with the loads.',
-      field: 'generation.chargingListed',
-    });
-  return found;
-}
-
 /**
  * A board fed from the supply and from generation may carry both at once: what the device before it lets in and what the
  * generation gives together have to stay within the board's own rating. Source: BS 7671 section 551.
  */
-function fedFromBoth(sources: readonly Source[]): Finding[] {
+export function sourceFindings(survey: Survey, tree: SupplyTree): Statement[] {
+  const sources = sourcesOn(survey, tree);
   const boards = new Set(
     sources.flatMap(({ node }) => towardsStreet(node).filter((each) => each.node.kind === 'board')),
   );
-  return [...boards].flatMap((board): Finding[] => {
+  return [...boards].flatMap((board): Statement[] => {
     const ratingA = board.node.ratingA;
     const before = towardsStreet(board.parent).flatMap((here) =>
       protects(here) && here.node.ratingA !== undefined ? [here.node.ratingA] : [],
@@ -109,6 +75,7 @@ function fedFromBoth(sources: readonly Source[]): Finding[] {
       {
         id: 'board-fed-from-both',
         grade: 'act',
+        on: 'nodes',
         station: 'line-up',
         title: `${board.node.label ?? NODE_NAMES.board}: ${written(inA)} A from the supply and ${written(worst)} A from generation may meet on a board rated ${written(ratingA)} A.`,
         remedy: 'A board rated for both together, a smaller device before it, or the generation connected elsewhere.',

@@ -6,7 +6,7 @@ import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
-import { written } from '../worked';
+import { exceeds, written } from '../worked';
 
 /** What one node has left, in amperes, in one way of running the charger; negative is over, null is not known. */
 export interface GuardCell {
@@ -45,11 +45,13 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
     phases: assessment.supply.phases,
     nodes: new Map(assessment.nodes.map((node) => [node.id, node])),
     uncountedA: new Map(),
+    limiterHolds: assessment.demand.limiter.holds === true,
   };
   const rungs = rungsOf(proposal, facts).reverse();
   const { ratedA } = proposal;
   const rates = ratedA === undefined ? [] : [ratedA, ...settingsOf(proposal, pack)];
   const nodes = rungs.map(({ here, name, ratingA }) => ({ id: here.node.id, label: name, ratingA: ratingA ?? null }));
+  const sure = assessment.supply.ratingEstablished === true;
   const modes = rates.map((currentA, at): GuardMode => {
     const cells = rungs.map((rung): GuardCell => {
       const amperes = withCharger(rung, proposal, currentA, facts);
@@ -67,7 +69,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
       name: at === 0 ? `Full, ${currentA} A` : `${currentA} A`,
       currentA,
       cells,
-      holds: holdsIn(cells, nodes),
+      holds: holdsIn(cells, sure),
     };
   });
   const guarded = assessment.nodes.some(({ guard }) => guard !== undefined);
@@ -84,20 +86,30 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
         fullest.working.at(-1)?.substituted ?? '',
       );
     });
-    modes.push({ id: 'managed', name: 'Managed', currentA: null, cells: managed, holds: holdsIn(managed, nodes) });
-    const failSafeA = proposal.limiter.failSafeA ?? null;
-    const lost = nodes.map(({ id, ratingA }): GuardCell => {
-      const most = facts.nodes.get(id)?.guard?.mostFailSafeA ?? null;
-      if (most === null || failSafeA === null || ratingA === null)
-        return unknownCell('the demand or a rating is not known');
-      const own = Math.min(failSafeA, ratedA ?? failSafeA);
-      return cellOf(
-        [ratingA - most + own],
-        ratingA,
-        `${written(ratingA - most)} A of everything else + ${written(own)} A`,
-      );
+    const kept = holdsIn(managed, sure);
+    const guards = nodes.map(({ id }) => facts.nodes.get(id)?.guard?.holds ?? null);
+    // A guard also counts with the clamp at its worst, and with times shorter than the half hour.
+    modes.push({
+      id: 'managed',
+      name: 'Managed',
+      currentA: null,
+      cells: managed,
+      holds: guards.includes(false) ? false : guards.includes(null) ? null : kept,
     });
-    modes.push({ id: 'lost', name: 'Clamp lost', currentA: failSafeA, cells: lost, holds: holdsIn(lost, nodes) });
+    const lost = nodes.map(({ id, ratingA }): GuardCell => {
+      const node = facts.nodes.get(id);
+      const flows = Object.values(node?.lost ?? {});
+      const whole = Object.values(node?.after ?? {}).every(({ bound }) => bound === 'exact');
+      if (flows.length === 0 || !whole) return unknownCell('the demand is not known');
+      return cellOf(flows, ratingA ?? undefined, 'everything else and every charger at its fail-safe');
+    });
+    modes.push({
+      id: 'lost',
+      name: 'Clamp lost',
+      currentA: proposal.limiter.failSafeA ?? null,
+      cells: lost,
+      holds: holdsIn(lost, sure),
+    });
   }
   return { nodes, modes };
 }
@@ -114,8 +126,8 @@ function cellOf(flowsA: readonly number[], ratingA: number | undefined, from: st
     : { leftA: ratingA - most, flowsA, says: `${total} on ${written(ratingA)} A` };
 }
 
-/** A node nobody has a rating for holds nothing and stops nothing; one whose demand is not known leaves it open. */
-function holdsIn(cells: readonly GuardCell[], nodes: GuardTable['nodes']): boolean | null {
-  if (cells.some(({ leftA }) => leftA !== null && leftA < -1e-6)) return false;
-  return cells.some(({ leftA }, at) => leftA === null && nodes[at]?.ratingA !== null) ? null : true;
+/** One node over its rating fails them all; one nobody has a rating or a demand for, or a fuse nobody has confirmed, leaves it open. */
+function holdsIn(cells: readonly GuardCell[], sure: boolean): boolean | null {
+  if (cells.some(({ leftA }) => leftA !== null && exceeds(0, leftA))) return false;
+  return !sure || cells.some(({ leftA }) => leftA === null) ? null : true;
 }

@@ -1,6 +1,9 @@
 /** What can be done, each option reckoned as a survey of its own by the same assessment as everything else. */
 import { assess } from '../assess';
 import type { Assessment } from '../assessment';
+import type { Ground } from '../grounds/verdict';
+import { loopVerdict } from '../intake/loop-status';
+import { setPointWithin } from '../management/clamp-limit';
 import { settingBounds } from '../management/set-points';
 import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
@@ -12,6 +15,7 @@ import { nodeOf } from '../tree/sets-below';
 import { supplyTree, towardsStreet } from '../tree/supply-tree';
 import { written } from '../worked';
 import { chargingTime, type ChargingTime } from './charging-time';
+import { fits } from './fits';
 
 /** One option, compared in one view with the others. */
 export interface Option {
@@ -20,6 +24,8 @@ export interface Option {
   /** Null where something unknown decides it. */
   readonly holds: boolean | null;
   readonly why: string;
+  /** Everything that rests on. */
+  readonly grounds: readonly Ground[];
   /** The node with least left under this option. */
   readonly weakest: string | null;
   readonly route: Assessment['route']['way'];
@@ -102,7 +108,10 @@ function fullRate(survey: Survey): Draft {
   };
 }
 
-/** The largest usual setting at which nothing is over; the least of them where none holds. */
+/**
+ * The largest usual setting that fits, or, while something else is not known, the largest at which nothing known is over; the least of them
+ * where every one is.
+ */
 function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
   const chargers = survey.proposals.filter(isCharger);
   const most = Math.max(...chargers.map(({ ratedA }) => ratedA ?? 0));
@@ -111,12 +120,12 @@ function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
   const at = (fixedA: number): Survey => withLimiter(survey, () => ({ kind: 'fixed', fixedA }));
   let best = steps.at(-1);
   if (best === undefined) return null;
-  // The settings are in order and what holds at one holds at every lower one: halve the way between.
+  // The settings are in order and what fits at one fits at every lower one: halve the way between.
   let [low, high] = [0, steps.length - 1];
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
     const step = steps[middle];
-    if (step !== undefined && holdsUnder(assess(at(step), pack)).holds === true) high = middle;
+    if (step !== undefined && fits(assess(at(step), pack)).answer !== false) high = middle;
     else low = middle + 1;
   }
   best = steps[low] ?? best;
@@ -143,19 +152,26 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
   // A feeder is kept by a clamp of its own: one at the intake would have to hold the whole house to what the feeder may carry.
   const moreClamps = way.flatMap(({ node }) =>
     node.kind === 'feeder' && node.ratingA !== undefined
-      ? [{ id: `on-${node.id}`.slice(0, 64), nodeId: node.id, setPointA: node.ratingA }]
+      ? [
+          {
+            id: `on-${node.id}`.slice(0, 64),
+            nodeId: node.id,
+            // As far below as the clamp may err.
+            setPointA: Math.max(0, Math.floor(setPointWithin(node.ratingA, pack) + 1e-6)),
+          },
+        ]
       : [],
   );
   const first = withLimiter(survey, ({ limiter }) =>
     limiter.kind === 'clamp'
-      ? limiter
-      : {
+      ? asDesigned(limiter)
+      : asDesigned({
           kind: 'clamp',
           clampNodeId,
           setPointA: device?.node.ratingA ?? pack.fallbackFuseA.value,
           failSafeA: 6,
           ...(moreClamps.length > 0 ? { moreClamps } : {}),
-        },
+        }),
   );
   const bounds = settingBounds(assess(first, pack), chargers, pack);
   const setPointA = bounds?.withMarginA ?? undefined;
@@ -170,11 +186,32 @@ function managed(survey: Survey, pack: RulePack): Draft | null {
     kind: 'managed',
     title: setPointA === undefined ? 'Managed by clamp' : `Managed by clamp at ${setPointA} A`,
     survey: made,
+    // How the clamp is put on was taken as it is meant to be; what is recorded of it stays what somebody saw.
+    takes: withLimiter(made, ({ id, limiter }) =>
+      asRecorded(limiter, survey.proposals.find((each) => each.id === id)?.limiter),
+    ),
     chargingA: mostManaged(made),
     cautions: [
       'Charging gives way to the house, and pauses when less than 6 A is left.',
       ...(pack.acceptsLimiting ? [] : ['This operator does not accept limiting in place of a larger fuse.']),
     ],
+  };
+}
+
+/** A limiter as it is meant to be put on, nothing commissioned yet; what generation does to it stays as recorded. */
+function asDesigned({ test: _test, ...limiter }: Proposal['limiter']): Proposal['limiter'] {
+  return {
+    ...limiter,
+    fit: { ...limiter.fit, conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', phase: 'all' },
+  };
+}
+
+function asRecorded(limiter: Proposal['limiter'], recorded: Proposal['limiter'] | undefined): Proposal['limiter'] {
+  const { fit: _fit, ...settings } = limiter;
+  return {
+    ...settings,
+    ...(recorded?.fit ? { fit: recorded.fit } : {}),
+    ...(recorded?.test ? { test: recorded.test } : {}),
   };
 }
 
@@ -191,7 +228,7 @@ function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
   const tree = supplyTree(survey);
   const { device } = tree;
   const present = device?.node.ratingA ?? pack.fallbackFuseA.value;
-  const next = [60, 80, 100].find((size) => size > present);
+  const next = pack.usualFusesA.value.find((size) => size > present);
   if (!device || next === undefined || device.node.kind !== 'cut-out') return null;
   return {
     kind: 'fuse-upgrade',
@@ -200,8 +237,16 @@ function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
       ...withLimiter(survey, () => ({ kind: 'none' })),
       supply: {
         ...survey.supply,
+        // The operator fits the holder that goes with it.
         nodes: survey.supply.nodes.map((node) =>
-          node.id === device.node.id ? { ...node, ratingA: next, evidence: 'attended' as const } : node,
+          node.id === device.node.id
+            ? {
+                ...node,
+                ratingA: next,
+                evidence: 'attended' as const,
+                ...(node.holderMaximumA === undefined ? {} : { holderMaximumA: Math.max(next, node.holderMaximumA) }),
+              }
+            : node,
         ),
       },
       request: { ...survey.request, fuseUpgrade: true },
@@ -215,8 +260,7 @@ function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
 }
 
 function unLoop(survey: Survey): Draft | null {
-  const { status } = survey.intake.loop;
-  if (status === 'not-looped' && survey.intake.loop.evidence !== 'signs-only') return null;
+  if (loopVerdict(survey.intake.loop) === 'own') return null;
   return {
     kind: 'un-loop',
     title: 'Un-looped first, then full rate',
@@ -261,7 +305,7 @@ function otherSupply(survey: Survey): Draft | null {
   return {
     kind: 'other-supply',
     title: 'On a different supply of the site',
-    survey: { ...survey, proposals: [] },
+    survey: { ...survey, proposals: [], request: { ...survey.request, upgradeOnly: true } },
     chargingA: firstCharger(survey)?.ratedA ?? null,
     cautions: [
       'The other supply needs a survey of its own before anything is said of it.',
@@ -290,46 +334,18 @@ function fewerChargers(survey: Survey): Draft | null {
   };
 }
 
-interface Holding {
-  readonly holds: boolean | null;
-  readonly why: string;
-}
-
-/** Whether an assessment has nothing over its rating and no cable on the way that fails; null where that is not known. */
-export function holdsUnder({ nodes, demand, findings, supply }: Assessment): Holding {
-  if (demand.limiter.kind === 'clamp') {
-    if (!demand.limiter.holds) return { holds: false, why: demand.limiter.why };
-  } else {
-    const over = nodes.find(({ headroom }) =>
-      Object.values(headroom).some(({ value }) => value !== null && value < -1e-6),
-    );
-    if (over) {
-      const worst = Math.min(...Object.values(over.headroom).map(({ value }) => value ?? 0));
-      return { holds: false, why: `${over.label}: ${written(-worst)} A over its rating.` };
-    }
-  }
-  const cable = findings.find(
-    ({ id, grade }) => grade === 'act' && (id.startsWith('feeder-') || id.startsWith('cable-fails')),
-  );
-  if (cable) return { holds: false, why: cable.title };
-  const open = Object.values(demand.afterUnmanaged).find(({ value, bound }) => value === null || bound === 'at-least');
-  if (open) return { holds: null, why: open.why ?? 'The demand is not known.' };
-  if (!supply.ratingEstablished)
-    return { holds: null, why: 'With the fallback fuse; the real rating is not established.' };
-  return { holds: true, why: 'Every node between the street and the charger stays within its rating.' };
-}
-
 function judged(draft: Draft, first: Proposal, pack: RulePack): Option {
   const assessment = assess(draft.survey, pack);
-  const held = holdsUnder(assessment);
-  const { holds, why } = draft.open !== undefined && held.holds === true ? { holds: null, why: draft.open } : held;
+  const fit = fits(assessment);
+  const open = draft.open !== undefined && fit.answer === true ? draft.open : undefined;
   const terms = pack.optionTerms.value[draft.kind];
   const weakest = assessment.nodes.find(({ id }) => id === assessment.weakest?.nodeId);
   return {
     kind: draft.kind,
     title: draft.title,
-    holds,
-    why,
+    holds: open === undefined ? fit.answer : null,
+    why: open ?? fit.why,
+    grounds: fit.grounds,
     weakest: weakest && assessment.weakest ? weakestWords(weakest.label, assessment.weakest.headroomA) : null,
     route: assessment.route.way,
     charging:

@@ -89,7 +89,7 @@ export function composePack(
       ...assessment.circuits.flatMap(circuitWorkings),
     ],
     declarations: pack.declarations,
-    missing: missingItems(survey, assessment),
+    missing: missingItems(assessment),
     ...(signedBy.signature ? { signature: signedBy.signature } : {}),
     ...(earlier ? { changed: { since: earlier.number, lines: changesSince(earlier.sections, sections) } } : {}),
   };

@@ -1,80 +1,50 @@
 import type { Assessment } from '../assessment';
-import type { AskOf, Station } from '../finding';
-import { equipmentName } from '../survey/kinds';
+import type { AskOf, Finding, Station } from '../finding';
+import { STATIONS } from '../finding';
 import { fieldPath } from '../field-path';
-import { isUpgradeOnly } from '../survey/proposal';
-import type { Survey } from '../survey/survey';
+import { SAFETY } from '../grounds/verdict-ids';
 
-/** Something the operator will want that is not there yet, and where to put it. */
+/** Something that stands between a survey and its signature, and where it is settled. */
 export interface Missing {
+  /** Names it within its survey. */
+  readonly key: string;
   readonly id: string;
   readonly text: string;
   readonly station: Station;
   readonly askOf: AskOf;
+  /** It touches safety: whoever signs all the same answers for it by itself, with a reason of its own. */
+  readonly safety: boolean;
+  /** Open, or found wrong and not put right. */
+  readonly state: 'open' | 'wrong';
+  /** For the firm's own work: the operator does not need it. */
+  readonly ownUse: boolean;
   /** The path of the field that has it. */
   readonly field?: string;
 }
 
-/** What is missing before the pack is complete, in the order of the walk: open questions, then the form's own needs. */
-export function missingItems(survey: Survey, assessment: Assessment): Missing[] {
-  const asked = assessment.findings
-    .filter(({ grade, ownUse }) => grade === 'ask' && !ownUse)
-    .map((finding): Missing => {
-      const { id, title, station, askOf = 'surveyor' } = finding;
-      return { id, text: title, station, askOf, ...located(fieldPath(finding)) };
+/**
+ * Everything that is open or wrong before a pack is signed, in the order of the walk: the one list that the pack, what is left to look at, the
+ * badges and the gate are read off. What is wrong and the operator's to put right is what the pack asks for, and no reason to hold it back.
+ */
+export function missingItems({ findings }: Assessment): Missing[] {
+  const wrong = (finding: Finding): boolean =>
+    finding.grade === 'act' && SAFETY.includes(finding.on) && finding.askOf !== 'operator';
+  return findings
+    .filter((finding) => finding.grade === 'ask' || wrong(finding))
+    .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station))
+    .map((finding) => {
+      const { id, subjectId, title, station, askOf = 'surveyor', grade, on = 'form', ownUse = false } = finding;
+      const field = fieldPath(finding);
+      return {
+        key: subjectId === undefined ? id : `${id} ${subjectId}`,
+        id,
+        text: title,
+        station,
+        askOf,
+        safety: SAFETY.includes(on),
+        state: grade === 'ask' ? 'open' : 'wrong',
+        ownUse,
+        ...(field === undefined ? {} : { field }),
+      };
     });
-  const { place } = survey;
-  const needs: (Missing | false)[] = [
-    !place.customerName && need('customer-name', 'The customer’s name.', 'place', 'customer', 'place.customerName'),
-    !place.customerPhone &&
-      !place.customerEmail &&
-      need(
-        'customer-contact',
-        'A telephone number or e-mail address for the customer.',
-        'place',
-        'customer',
-        'place.customerPhone',
-      ),
-    !place.postcode && need('postcode', 'The postcode.', 'place', 'customer', 'place.postcode'),
-    !place.operatorName &&
-      need('operator-name', 'The network operator’s name.', 'place', 'surveyor', 'place.operatorName'),
-    isUpgradeOnly(survey) &&
-      !survey.request.fuseUpgrade &&
-      !survey.request.newPhases &&
-      need('which-upgrade', 'Which change of supply is asked for.', 'route', 'surveyor', 'request.fuseUpgrade'),
-    survey.request.fuseUpgrade === true &&
-      survey.request.wantedFuseA === undefined &&
-      need('wanted-fuse', 'The size of fuse asked for.', 'route', 'surveyor', 'request.wantedFuseA'),
-    ...survey.proposals.flatMap((proposal) => {
-      const name = equipmentName(proposal);
-      return [
-        !proposal.makeAndModel &&
-          need(
-            'make-and-model',
-            `${name}: make and model as on its plate.`,
-            'charger',
-            'surveyor',
-            `proposals.${proposal.id}.makeAndModel`,
-          ),
-        proposal.typeTested === 'yes' &&
-          !proposal.registerReference &&
-          need(
-            'register-reference',
-            `${name}: its type-test register reference.`,
-            'charger',
-            'surveyor',
-            `proposals.${proposal.id}.registerReference`,
-          ),
-      ];
-    }),
-  ];
-  return [...asked, ...needs.filter((item) => item !== false)];
-}
-
-function need(id: string, text: string, station: Station, askOf: AskOf, field: string): Missing {
-  return { id, text, station, askOf, field };
-}
-
-function located(field: string | undefined): { field?: string } {
-  return field === undefined ? {} : { field };
 }

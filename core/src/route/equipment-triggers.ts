@@ -1,7 +1,7 @@
-import { equipmentName, isGeneration, isLoad } from '../survey/kinds';
+import { equipmentName, isLoad } from '../survey/kinds';
 import { exceeds, written } from '../worked';
-import { exporting, exportOf, exportTotal } from './export';
-import { trigger, type Rule } from './trigger';
+import { exporting, exportTotal } from './export';
+import { trigger, verdictIn, type Rule } from './trigger';
 
 const equipmentSize: Rule = ({ survey, pack }) => {
   const { value: limit, source } = pack.askAboveEquipmentA;
@@ -35,12 +35,29 @@ const typeTested: Rule = ({ survey }) => {
     lever: 'equipment',
     station: 'charger',
     source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+    verdict: 'registered',
   });
 };
 
-const harmonics: Rule = ({ survey }) => {
+const harmonics: Rule = (facts) => {
+  const { survey } = facts;
   const short = survey.proposals.filter((each) => each.harmonics === 'neither');
-  if (short.length === 0) return null;
+  // Not known is a reason only where nothing else keeps the equipment from being registered.
+  const open = verdictIn(facts, 'registered');
+  if (short.length === 0) {
+    if (open?.answer !== null || survey.proposals.some(({ typeTested }) => typeTested !== 'yes')) return null;
+    return trigger({
+      id: 'harmonics-not-known',
+      state: 'not-known',
+      title: 'Which limits of harmonics and flicker the equipment keeps is not known',
+      evidence: open.why,
+      clearedBy: 'its declaration to EN 61000-3-2 and -3-3, or -3-12 and -3-11',
+      lever: 'equipment',
+      station: 'charger',
+      source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+      verdict: 'registered',
+    });
+  }
   return trigger({
     id: 'harmonics-outside-limits',
     title: 'Equipment keeps no limits of harmonics and flicker that are connected without asking',
@@ -49,6 +66,7 @@ const harmonics: Rule = ({ survey }) => {
     lever: 'equipment',
     station: 'charger',
     source: 'EN 61000-3-2, -3-3, -3-11, -3-12',
+    verdict: 'registered',
   });
 };
 
@@ -56,7 +74,7 @@ const harmonics: Rule = ({ survey }) => {
 const canExport: Rule = ({ survey }) => {
   const chargers = survey.proposals.filter(({ kind }) => kind === 'vehicle-charger');
   const open = chargers.filter(
-    (each) => each.canExport !== 'no' && (each.canExport !== 'yes' || exportOf(each) === undefined),
+    (each) => each.canExport !== 'no' && (each.canExport !== 'yes' || each.exportA === undefined),
   );
   if (open.length === 0) return null;
   const known = open.some((proposal) => proposal.canExport === 'yes');
@@ -73,30 +91,36 @@ const canExport: Rule = ({ survey }) => {
     lever: 'equipment',
     station: 'charger',
     source: 'EREC G98, G99',
+    verdict: 'generation',
   });
 };
 
-/** Generation up to so much on each phase is connected and notified; above that, or not known, it is applied for. */
+/**
+ * Generation up to so much on each phase, by its capacity, is connected and notified; above that, or not known, it is applied for. What is
+ * known already to pass the limit passes it, whatever else is not known.
+ */
 const generation: Rule = ({ survey, pack }) => {
-  const sources = exporting(survey).filter((each) => exportOf(each) !== undefined || isGeneration(each));
-  if (sources.length === 0) return null;
+  const sources = exporting(survey);
+  if (sources.every((each) => each.kind === 'vehicle-charger' && each.exportA === undefined)) return null;
   const { value: limit, source } = pack.notifyExportUpToA;
-  const { amperes, parts } = exportTotal(survey);
-  if (amperes !== null && !exceeds(amperes, limit)) return null;
+  const { amperes, atLeastA, parts } = exportTotal(survey);
+  const over = exceeds(atLeastA, limit);
+  if (!over && amperes !== null) return null;
   return trigger({
     id: 'generation-to-apply-for',
-    state: amperes === null ? 'not-known' : 'met',
-    title:
-      amperes === null
-        ? 'How much may be sent back to the street is not known'
-        : `More than ${limit} A a phase may be sent back: generation to be applied for`,
-    evidence: amperes === null ? `${parts}.` : `${parts}: ${written(amperes)} A on the fullest phase.`,
-    clearedBy:
-      amperes === null
-        ? `all generation on the premises given a size, ${limit} A a phase or less together`
-        : `at least ${written(amperes - limit)} A less generation on that phase`,
-    station: amperes === null && survey.generation === undefined ? 'loads' : 'charger',
+    state: over ? 'met' : 'not-known',
+    title: over
+      ? `More than ${limit} A a phase may be sent back: generation to be applied for`
+      : 'How much may be sent back to the street is not known',
+    evidence: over
+      ? `${parts}: ${amperes === null ? 'at least ' : ''}${written(atLeastA)} A on the fullest phase.`
+      : `${parts}.`,
+    clearedBy: over
+      ? `at least ${written(atLeastA - limit)} A less generation on that phase`
+      : `all generation on the premises given a size, ${limit} A a phase or less together`,
+    station: !over && survey.generation === undefined ? 'loads' : 'charger',
     source,
+    verdict: 'generation',
   });
 };
 

@@ -19,7 +19,8 @@ function home(
   return settledSurvey((survey) => {
     const [charger] = survey.proposals;
     const nodeId = charger?.nodeId;
-    survey.generation = [];
+    // Rated for the supply and for generation together.
+    for (const node of survey.supply.nodes) if (node.kind === 'board') node.ratingA = 125;
     survey.proposals = [
       {
         id: 'new',
@@ -31,6 +32,9 @@ function home(
         typeTested: 'yes',
         registerReference: 'R-1',
         limiter: {},
+        // The same way as the charger's, behind a device that lets power through both ways.
+        circuit: { ...charger?.circuit, bothDirections: 'yes' },
+        ...(charger?.rcd && (kind === 'vehicle-charger' || kind === 'vehicle-to-home') ? { rcd: charger.rcd } : {}),
         ...(nodeId === undefined ? {} : { nodeId }),
         ...more,
       },
@@ -75,8 +79,17 @@ describe('generation', () => {
     expect(found?.evidence).toBe('PV 4 A + It 16 A: 20 A on the fullest phase.');
     expect(found?.clearedBy).toBe('at least 4 A less generation on that phase');
   });
-  it('set lower than it is rated counts as it is set', () => {
-    expect(exportTotal(home('battery', { ratedA: 25, exportA: 12 })).amperes).toBe(12);
+  it('goes by its capacity, not by what it is set to: 25 A set to 12 A is 25 A, and a limitation scheme beside', () => {
+    const survey = home('battery', { ratedA: 25, exportA: 12 });
+    expect(exportTotal(survey).amperes).toBe(25);
+    expect(ids(survey)).toEqual(['generation-to-apply-for', 'export-limitation']);
+    // 16 A set to 10 A is within the limit by its capacity, and its limit is asked for all the same.
+    expect(ids(home('battery', { exportA: 10 }))).toEqual(['export-limitation']);
+  });
+  it('of unknown size beside 20 A that are known: what is known passes the limit, so it is met', () => {
+    const survey = home('pv', { ratedA: 20 }, (s) => (s.generation = [{ id: 'old', kind: 'pv' }]));
+    expect(assess(survey, gbDefault).route.triggers[0]).toMatchObject({ id: 'generation-to-apply-for', state: 'met' });
+    expect(assess(survey, gbDefault).route.triggers[0]?.evidence).toMatch(/at least 20 A/);
   });
   it('on lines of its own is added up line by line', () => {
     const survey = home('pv', { phase: 'L2' }, (s) => {
@@ -94,14 +107,20 @@ describe('generation', () => {
   it('is asked for by a charger that can export and does not say how much', () => {
     expect(ids(home('vehicle-charger', { canExport: 'yes' }))).toEqual(['can-export']);
     expect(ids(home('vehicle-charger', { canExport: 'yes', exportA: 16 }))).toEqual([]);
-    expect(ids(home('vehicle-charger', { canExport: 'yes', exportA: 32 }))).toEqual(['generation-to-apply-for']);
+    expect(ids(home('vehicle-charger', { canExport: 'yes', ratedA: 32, exportA: 32 }))).toEqual([
+      'generation-to-apply-for',
+    ]);
+    expect(ids(home('vehicle-charger', { canExport: 'yes', ratedA: 32, exportA: 16 }))).toEqual([
+      'generation-to-apply-for',
+      'export-limitation',
+    ]);
     expect(ids(home('vehicle-charger', { canExport: 'unknown' }))).toEqual(['can-export']);
   });
   it('law: more generation never makes the route milder', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 60 }), (some, more) => {
-        const asks = (exportA: number): boolean =>
-          ids(home('battery', { exportA })).includes('generation-to-apply-for');
+        const asks = (ratedA: number): boolean =>
+          ids(home('battery', { ratedA: Math.max(1, ratedA) })).includes('generation-to-apply-for');
         return !asks(some) || asks(some + more);
       }),
       { numRuns: 40 },
@@ -110,7 +129,7 @@ describe('generation', () => {
 });
 
 describe('what operators ask of each kind', () => {
-  const missing = (survey: Survey): string[] => missingItems(survey, assess(survey, gbDefault)).map(({ id }) => id);
+  const missing = (survey: Survey): string[] => missingItems(assess(survey, gbDefault)).map(({ id }) => id);
   it('heat pumps: starting current and harmonics; neither declared is asked first', () => {
     expect(missing(home('heat-pump'))).toEqual(expect.arrayContaining(['startingA-not-known', 'harmonics-not-known']));
     const told = { startingA: 20, harmonics: 'en-61000-3-2-and-3-3' } as const;
@@ -121,15 +140,17 @@ describe('what operators ask of each kind', () => {
     for (const kind of PROPOSAL_KINDS) {
       const found = assess(home(kind), gbDefault).findings.map(({ id }) => id);
       expect(found.includes('startingA-not-known')).toBe(kind === 'heat-pump');
-      expect(found.includes('own-rcd-not-said')).toBe(kind === 'vehicle-charger' || kind === 'vehicle-to-home');
+      const vehicle = kind === 'vehicle-charger' || kind === 'vehicle-to-home';
+      const bare = home(kind, {}, (s) => s.proposals.forEach((each) => delete each.rcd));
+      expect(assess(bare, gbDefault).findings.some(({ id }) => id === 'own-rcd-not-said')).toBe(vehicle);
       expect(found.includes('export-not-known')).toBe(kind === 'vehicle-charger');
-      expect(found.includes('position-not-settled')).toBe(kind === 'vehicle-charger' || kind === 'vehicle-to-home');
+      expect(found.includes('position-not-settled')).toBe(vehicle);
     }
   });
   it('each item names the field that settles it', () => {
     const survey = home('heat-pump');
-    for (const item of missingItems(survey, assess(survey, gbDefault))) expect(item.field).toBeDefined();
-    expect(missingItems(survey, assess(survey, gbDefault)).find(({ id }) => id === 'startingA-not-known')?.field).toBe(
+    for (const item of missingItems(assess(survey, gbDefault))) expect(item.field).toBeDefined();
+    expect(missingItems(assess(survey, gbDefault)).find(({ id }) => id === 'startingA-not-known')?.field).toBe(
       'proposals.new.startingA',
     );
   });
@@ -170,7 +191,7 @@ describe('a plain upgrade', () => {
       s.proposals = [];
       s.request = { upgradeOnly: true };
     });
-    expect(missingItems(open, assess(open, gbDefault)).map(({ id }) => id)).toContain('which-upgrade');
+    expect(missingItems(assess(open, gbDefault)).map(({ id }) => id)).toContain('which-upgrade');
   });
 });
 

@@ -11,10 +11,15 @@ export const ROUTE_WORDS: Readonly<Record<RouteWay, string>> = {
   hold: 'Hold: make safe',
 };
 
+/** The words where the operator need not be asked, and something of the firm's own work stands in the way all the same. */
+export const SETTLE_WORDS = 'Not yet: settle first';
+
 /** The way to the network operator, every reason for it, and what would change it. */
 export interface Route {
   readonly way: RouteWay;
   readonly words: string;
+  /** Whether the operator has a reason to be asked first; without one, what stands in the way is the firm's own work. */
+  readonly operatorFirst: boolean;
   readonly triggers: readonly Trigger[];
   /** The one change that would move the route, or how many there are to make. */
   readonly wouldMove: string;
@@ -24,7 +29,9 @@ export interface Route {
 export function routeOf(facts: RouteFacts): Route {
   const triggers = triggersOf(facts);
   const way = strictest(triggers);
-  return { way, words: ROUTE_WORDS[way], triggers, wouldMove: wouldMove(way, triggers) };
+  const operatorFirst = triggers.some(({ ownWork }) => !ownWork);
+  const words = way === 'ask-then-fit' && !operatorFirst ? SETTLE_WORDS : ROUTE_WORDS[way];
+  return { way, words, operatorFirst, triggers, wouldMove: wouldMove(way, triggers) };
 }
 
 function strictest(triggers: readonly Trigger[]): RouteWay {

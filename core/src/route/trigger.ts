@@ -1,4 +1,6 @@
 import type { Station } from '../finding';
+import type { Verdict } from '../grounds/verdict';
+import type { VerdictId } from '../grounds/verdict-ids';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { ConditionVerdict } from '../intake/condition';
 import type { LoopVerdict } from '../intake/loop-status';
@@ -6,21 +8,31 @@ import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import type { Figure } from '../worked';
 
-/** Everything the route is decided from. */
-export interface RouteFacts {
-  readonly survey: Survey;
-  readonly pack: RulePack;
+/** The demand behind one limiting fuse that new equipment is fed through. */
+export interface SupplyDemand {
   readonly fuse: FuseRating;
-  readonly condition: ConditionVerdict;
-  readonly loop: LoopVerdict;
+  /** What it is called, where there is more than one. */
+  readonly name: string | null;
   /** Maximum demand after the work on the most loaded phase, charger free to draw its limit. */
   readonly unmanaged: Figure;
   /** The same as the limiter guarantees it; the unmanaged figure where there is no limiter or it does not hold. */
   readonly managed: Figure;
-  readonly limiterHolds: boolean;
 }
 
-/** A reason to ask the operator first, or to hold. */
+/** Everything the route is decided from. */
+export interface RouteFacts {
+  readonly survey: Survey;
+  readonly pack: RulePack;
+  readonly condition: ConditionVerdict;
+  readonly loop: LoopVerdict;
+  /** The supply of the survey first, then any other that new equipment is fed from. */
+  readonly supplies: readonly SupplyDemand[];
+  /** A clamp keeps the supply within its rating. */
+  readonly limiterHolds: boolean;
+  readonly verdicts: readonly Verdict[];
+}
+
+/** A reason to ask the operator first, to settle something first, or to hold. */
 export interface Trigger {
   readonly id: string;
   /** `met`: the fact is known and triggers; `not-known`: it cannot be ruled out. */
@@ -36,6 +48,10 @@ export interface Trigger {
   readonly lever?: 'demand' | 'equipment' | 'record';
   /** How much less demand would lift it, in amperes. */
   readonly lessA?: number;
+  /** The verdict it stands for, whose grounds say why. */
+  readonly verdict?: VerdictId;
+  /** Settled in the firm's own work; the operator is not asked because of it. */
+  readonly ownWork?: boolean;
 }
 
 /** Looks at the facts and gives a reason or none. */
@@ -47,3 +63,8 @@ export const trigger = (parts: Omit<Trigger, 'leadsTo' | 'state'> & Partial<Trig
   leadsTo: 'ask-then-fit',
   ...parts,
 });
+
+/** A verdict by its id; undefined where it does not apply. */
+export function verdictIn({ verdicts }: Pick<RouteFacts, 'verdicts'>, id: VerdictId): Verdict | undefined {
+  return verdicts.find((each) => each.id === id);
+}

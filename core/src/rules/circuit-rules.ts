@@ -43,8 +43,8 @@ export interface CircuitRules {
   readonly surroundedLonger: Ruled<number>;
   readonly largestDropPercent: Ruled<number>;
   readonly lineVoltageV: Ruled<number>;
-  /** From 20 °C to the temperature of a loaded conductor. */
-  readonly hotFactor: Ruled<number>;
+  /** From 20 °C to the temperature a conductor reaches at the limit of its insulation. */
+  readonly hotFactor: Ruled<Readonly<Record<Insulation, number>>>;
   /** Lowest voltage as a share of the nominal one, for disconnection. */
   readonly leastVoltageShare: Ruled<number>;
   /** The multiple of its rating at which a circuit-breaker surely trips at once. */

@@ -34,7 +34,10 @@ export const gbCircuit: CircuitRules = {
   surroundedLonger: { value: 0.5, source: 'BS 7671 523.9: totally surrounded for 0.5 m or more' },
   largestDropPercent: { value: 5, source: 'BS 7671 525, appendix 4: other uses than lighting, from the origin' },
   lineVoltageV: { value: 400, source: 'BS 7671 appendix 2' },
-  hotFactor: { value: 1.2, source: 'BS 7671 appendix 3, copper from 20 °C to its working temperature' },
+  hotFactor: {
+    value: { 'thermoplastic-70': 1.2, 'thermosetting-90': 1.28 },
+    source: 'BS 7671 appendix 3, copper from 20 °C to its working temperature',
+  },
   leastVoltageShare: { value: 0.95, source: 'BS 7671 appendix 3, lowest voltage' },
   instantMultiple: { value: { B: 5, C: 10, D: 20 }, source: 'BS EN 60898, BS EN 61009' },
   instantS: { value: 0.1, source: 'BS EN 60898: at once is within 0.1 s' },

@@ -75,8 +75,12 @@ export const gbDefault: RulePack = {
   leastLogDays: { value: 7, source: 'house rule: a whole week' },
   sureLogDays: { value: 28, source: 'house rule: four whole weeks' },
   leastLogCoveragePercent: { value: 90, source: 'house rule' },
+  deadLogA: { value: 0.5, source: 'house rule: a home that is lived in never stays under this' },
+  frozenLogHours: { value: 24, source: 'house rule: no home takes the same current for a whole day' },
   fallbackFuseA: { value: 60, source: 'house rule: smallest cut-out fuse in usual use' },
   largestUsualFuseA: { value: 100, source: 'largest cut-out fuse in usual use' },
+  usualFusesA: { value: [60, 80, 100], source: 'cut-out fuses in usual use' },
+  usualRatingsA: { value: [63, 80, 100], source: 'meters, isolators and main switches usually met' },
   tailsLimitA: {
     value: { 16: 80, 25: 100, 35: 125 },
     source: 'BS 7671 appendix 4, clipped direct; 16 mm² held to 80 A by house rule',

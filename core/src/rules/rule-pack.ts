@@ -56,11 +56,18 @@ export interface RulePack {
   /** Whole days a log must cover to declare from it, and from which on nothing is said of its shortness. */
   readonly leastLogDays: Ruled<number>;
   readonly sureLogDays: Ruled<number>;
+  /** A log that never passes this has measured nothing: the clamp was off, open or on the wrong conductor. */
+  readonly deadLogA: Ruled<number>;
+  /** How long a current may stand still before the log is doubted, in hours. */
+  readonly frozenLogHours: Ruled<number>;
   /** How much of its span a log must cover to declare from it, in percent. */
   readonly leastLogCoveragePercent: Ruled<number>;
   readonly fallbackFuseA: Ruled<number>;
   /** The most a cut-out in usual use may hold, taken where nothing says what is in it. */
   readonly largestUsualFuseA: Ruled<number>;
+  /** Cut-out fuses in usual use, and ratings of meters, isolators and main switches usually met, smallest first. */
+  readonly usualFusesA: Ruled<readonly number[]>;
+  readonly usualRatingsA: Ruled<readonly number[]>;
   /** Copper tails: the largest fuse each size may stand behind, clipped direct, by size in mm². */
   readonly tailsLimitA: Ruled<Readonly<Record<number, number>>>;
   /** The size of tails expected behind a fuse of so many amperes or more, in mm². */

@@ -51,6 +51,8 @@ export class Circuit {
   @Quantity('mm²', 0.5, 1000) cpcMm2?: number;
   /** Armour: its resistance as the maker states it, at 20 °C. */
   @Quantity('mΩ/m', 0, 1000) cpcMOhmPerM?: number;
+  /** Are the terminals at both ends declared for conductors at 90 °C? Otherwise a cable's 70 °C figures are used. */
+  @OneOf(ANSWERS) terminalsFor90?: Answer;
   @ListOf(() => RouteSegment, 40) segments?: RouteSegment[];
   /** Anywhere in a wall less than 50 mm deep without earthed protection. */
   @OneOf(ANSWERS) concealed?: Answer;

@@ -48,6 +48,8 @@ export class Load {
   @OneOf(SEASONS) season?: Season;
   /** Runs for hours on end. */
   @YesNo() continuous?: boolean;
+  /** Taken from a usual set or a usual power, and confirmed by nobody yet. */
+  @YesNo() assumed?: boolean;
   /** Standing current in the protective conductor, each. */
   @Quantity('mA', 0, 1000) leakageMa?: number;
 }

@@ -1,5 +1,5 @@
-import { Count, Day, Id, IdOf, ListOf, Moment, Quantity, RequiredOneOf, Text } from './fields';
-import { MEASUREMENT_KINDS, type MeasurementKind, type Phase } from './words';
+import { Count, Day, Id, IdOf, ListOf, Moment, Quantity, RequiredOneOf, SomeOf, Text } from './fields';
+import { LOG_DOUBTS, MEASUREMENT_KINDS, type LogDoubt, type MeasurementKind, type Phase } from './words';
 
 /** What was measured on one line, in amperes. A spot reading or full-load test has the peak alone. */
 export class MeasuredPhase {
@@ -40,6 +40,9 @@ export class Measurement {
   @Count(0, 10000) days?: number;
   @Count(0, 10000) winterDays?: number;
   @Quantity('%', 0, 100) coveragePercent?: number;
+  /** Why the log may not be what it seems; until somebody says how each was settled it gives no figure. */
+  @SomeOf(LOG_DOUBTS) doubts?: LogDoubt[];
+  @Text(500) doubtsSettled?: string;
   /** Rows or readings that could not be used. */
   @Count(0, 100000000) unusable?: number;
 }

@@ -33,7 +33,6 @@ import {
   type LoadPhase,
   type OpenPenMethod,
   type Parking,
-  type Phase,
 } from './words';
 
 /** One more clamp of the same controller: on a feeder as well as at the intake. */
@@ -48,7 +47,8 @@ export class ClampFit {
   @OneOf(CLAMP_CONDUCTORS) conductor?: ClampConductor;
   /** Does its arrow point along the current, from the street to the house? */
   @OneOf(ANSWERS) arrowAlong?: Answer;
-  @OneOf(['L1', 'L2', 'L3']) phase?: Phase;
+  /** The line it is on; `all` where there is one on each. */
+  @OneOf(PHASES) phase?: LoadPhase;
   /** Would it sit inside equipment that is sealed, or the operator's? */
   @OneOf(ANSWERS) insideSealed?: Answer;
   /** Is there generation or a battery whose power passes it? Export then reads negative. */
@@ -127,7 +127,7 @@ export class Proposal extends NewCircuit {
   /** Motors: the most it takes while it starts, each phase. */
   @Quantity('A', 0, 5000) startingA?: number;
   @OneOf(HARMONICS) harmonics?: Harmonics;
-  /** The most it sends back, each phase, as it is set; left out, its rating. */
+  /** What its export is limited to, each phase; its capacity stays its rating. Left out, it is not limited. */
   @Quantity('A', 0, 1000) exportA?: number;
   /** Can it send power back to the supply? */
   @OneOf(ANSWERS) canExport?: Answer;

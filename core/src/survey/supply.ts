@@ -45,12 +45,16 @@ export class Cable {
   @Quantity('mm²', 0.5, 1000) cpcMm2?: number;
   /** Armour: its resistance as the maker states it, at 20 °C. */
   @Quantity('mΩ/m', 0, 1000) cpcMOhmPerM?: number;
+  /** Are the terminals at both its ends declared for conductors at 90 °C? Otherwise its 70 °C figures are used. */
+  @OneOf(ANSWERS) terminalsFor90?: Answer;
 }
 
 /** What came of one check of a node. Its id is the check's own name, so that a node has one answer a check. */
 export class NodeCheck {
   @IdOf(CHECKS) id: Check;
   @OneOf(LOOKS) answer?: Look;
+  /** Ticked together with others rather than looked at by itself, and confirmed by nobody yet. */
+  @YesNo() assumed?: boolean;
   @Text(500) note?: string;
 }
 
@@ -89,6 +93,9 @@ export class SupplyNode {
 
   /** Feeder: what somebody believes its cable would carry, to be tested. */
   @Quantity('A', 1, 3000) claimedRatingA?: number;
+
+  /** Not there yet: to be fitted with this work. */
+  @YesNo() planned?: boolean;
 
   /** Board or device: the family its maker names, free text. */
   @Text(100) makersFamily?: string;

@@ -173,6 +173,10 @@ export type ListBasis = Exclude<Basis, 'measurement'>;
 export const MEASUREMENT_KINDS = ['spot', 'full-load-test', 'logger', 'half-hourly'] as const;
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 
+/** What may be wrong with a log as a whole, so that its figures are no demand until somebody has looked. */
+export const LOG_DOUBTS = ['nought', 'noise', 'frozen', 'reset', 'unit', 'decimal', 'dates'] as const;
+export type LogDoubt = (typeof LOG_DOUBTS)[number];
+
 /** What may send power back on the premises. */
 export const GENERATION_KINDS = ['pv', 'battery', 'other-generation'] as const;
 export type GenerationKind = (typeof GENERATION_KINDS)[number];

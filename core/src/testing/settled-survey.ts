@@ -5,12 +5,20 @@ import type { Survey } from '../survey/survey';
 export type Change = (survey: Survey) => void;
 
 /**
- * For tests: a home with nothing open. 100 A by label, own service, looked over, TN-S at 0.4 Ω, 20.52 A of loads, a 32 A
+ * For tests: a home with nothing open and no generation. 100 A by label, own service, looked over, TN-S at 0.4 Ω, 20.52 A of loads, a 32 A
  * charger on 10 m of 6 mm² flat twin clipped behind B40, its RCD built in. Each change is made before it is read.
  */
 export function settledSurvey(...changes: Change[]): Survey {
   const base = blankSurvey();
-  Object.assign(base.place, { meterPointNumber: '9700000012340', premises: 'household', addressLine1: '1 Test Lane' });
+  Object.assign(base.place, {
+    meterPointNumber: '9700000012340',
+    premises: 'household',
+    addressLine1: '1 Test Lane',
+    postcode: 'ZZ1 1TL',
+    customerName: 'A. Tester',
+    customerPhone: '01632 960 000',
+    operatorName: 'Test Networks',
+  });
   base.supply.phases = 1;
   Object.assign(nodeOf(base, 'cut-out'), { ratingA: 100, evidence: 'label' });
   for (const id of ['meter', 'isolator', 'board'])
@@ -32,6 +40,7 @@ export function settledSurvey(...changes: Change[]): Survey {
       { id: 'water', incoming: 'metal', bonded: 'yes', sizeMm2: 10 },
     ],
   };
+  base.generation = [];
   base.loads = [
     { id: 'lights', class: 'lighting', powerW: 180, fixedLed: true },
     { id: 'ring', class: 'socket-circuit', currentA: 20 },
@@ -40,6 +49,8 @@ export function settledSurvey(...changes: Change[]): Survey {
     {
       id: 'car',
       kind: 'vehicle-charger',
+      makeAndModel: 'Plain 7',
+      registerReference: 'PL/7/1',
       ratedA: 32,
       phases: 1,
       limiter: {},
@@ -71,6 +82,9 @@ export function settledSurvey(...changes: Change[]): Survey {
   if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
   return reading.survey;
 }
+
+/** A clamp put on as it should be, nothing of it open. */
+export const WELL_PUT_ON = { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no' } as const;
 
 /** A node of a survey that is known to have it. */
 export function nodeOf(of: Survey, id: string): Survey['supply']['nodes'][number] {

@@ -131,7 +131,7 @@ describe('starting shapes', () => {
     expect(next.supply.phases).toBe(3);
     const flat = onShape(survey, STARTING_SHAPES.find(({ id }) => id === 'flat-switch-fuse')?.nodes ?? []);
     // The head is now a solid link: the switch-fuse limits, whatever was read off the head before.
-    expect(assess(flat, gbDefault).supply).toMatchObject({ deviceId: 'switch-fuse', ratingEstablished: false });
+    expect(assess(flat, gbDefault).supply).toMatchObject({ deviceId: 'switch-fuse', ratingEstablished: null });
   });
 });
 

@@ -60,14 +60,22 @@ function commonFeeder(nodes: readonly TreeNode[]): TreeNode | null {
 }
 
 /**
- * The cut-out; or, where its head holds a solid link, the switch-fuse that feeds the new equipment (the first one while
- * nobody has said what that hangs from). A head with a solid link and nothing after it is still where to ask.
+ * What limits the supply that feeds the new equipment: the fuse nearest the street on its way, whichever cut-out or switch-fuse that is. While
+ * nobody has said what the equipment hangs from, the first fuse of the tree. A head with a solid link and nothing after it is still where to
+ * ask.
  */
 function limitingDevice(nodes: readonly TreeNode[], equipment: TreeNode | null): TreeNode | null {
-  const fused = (here: TreeNode): boolean => ['cut-out', 'switch-fuse'].includes(here.node.kind) && protects(here);
   const first = nodes.find(({ node }) => node.kind === 'cut-out' || node.kind === 'switch-fuse');
-  if (!first || protects(first)) return first ?? null;
-  return towardsStreet(equipment).filter(fused).at(-1) ?? nodes.find(fused) ?? first;
+  return outermostFuse(equipment) ?? nodes.find(isFuse) ?? first ?? null;
+}
+
+function isFuse(here: TreeNode): boolean {
+  return (here.node.kind === 'cut-out' || here.node.kind === 'switch-fuse') && protects(here);
+}
+
+/** The cut-out or switch-fuse nearest the street between a node and it; null where there is none on the way. */
+export function outermostFuse(node: TreeNode | null): TreeNode | null {
+  return towardsStreet(node).filter(isFuse).at(-1) ?? null;
 }
 
 /** Whether a node hangs from another, or is it. */

@@ -65,9 +65,10 @@ describe('an evening second by second', () => {
     const { ratingA, seenA, blindA, limitA, setPointA, failSafeA, everyS, lagS, seed } = of;
     const flow: NodeFlow = {
       other: given('Other demand', seenA + blindA, 'A'),
+      unmanagedA: seenA + blindA + limitA,
       limitA,
       failSafeA: Math.min(failSafeA, limitA),
-      clamps: [{ setPointA, blind: given('Blind', blindA, 'A'), sourcesA: 0 }],
+      clamps: [{ setPointA, worstA: setPointA, blind: given('Blind', blindA, 'A'), sourcesA: 0 }],
     };
     if (!guard(ratingA, flow).holds) return null;
     const house = jumpy(seed, 240, seenA, blindA, staysS);

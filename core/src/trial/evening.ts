@@ -1,6 +1,6 @@
 import type { TrialFault } from '../survey/trial-words';
 import { fresh, step, type ControllerTerms, type Running } from './controller';
-import { OPERATES_AT, warmed } from './fuse';
+import { OPERATES_AT, warmed } from '../management/fuse-warming';
 import { MINUTES_A_DAY, type HouseYear } from './household';
 import { seeded } from './random';
 import { cheapMinutes, type VehicleNeeds } from './year';

@@ -2,7 +2,7 @@ import { STARTING_SETS } from '../demand/starting-sets';
 import { connectedLoad } from '../demand/connected';
 import { gbDefault } from '../rules/gb-default';
 import { fresh, step, type Running } from './controller';
-import { OPERATES_AT, timeConstant, warmed } from './fuse';
+import { OPERATES_AT, timeConstant, warmed } from '../management/fuse-warming';
 import { householdYear, MINUTES_A_DAY, MINUTES_A_YEAR, type TrialLoad } from './household';
 import { seeded } from './random';
 import { quantile, spread } from './statistics';

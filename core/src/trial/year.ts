@@ -1,6 +1,6 @@
 import type { TrialFault } from '../survey/trial-words';
 import { fresh, step, type ControllerTerms, type Running } from './controller';
-import { OPERATES_AT, timeConstant } from './fuse';
+import { OPERATES_AT, timeConstant } from '../management/fuse-warming';
 import { DAYS_A_YEAR, MINUTES_A_DAY, MINUTES_A_YEAR, type HouseYear } from './household';
 import { seeded } from './random';
 

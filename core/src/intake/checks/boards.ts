@@ -1,21 +1,32 @@
 import { nodeOf } from '../../tree/sets-below';
+import type { WayPlan } from '../../survey/circuit-words';
 import { hangsFrom, protects, below, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, written } from '../../worked';
 import { HOLDS, type CheckFacts, type CheckRule } from './check';
 
-/** Whether new equipment is to be connected at this very node. */
-function takesNewEquipment(here: TreeNode, { survey, tree }: CheckFacts): boolean {
-  return survey.proposals.some(({ nodeId }) => nodeOf(tree, nodeId) === here);
+/** Whether the device of new equipment is to go into this very board: not where it is to have a board of its own. */
+function takesNewDevice(here: TreeNode, { survey, tree }: CheckFacts): boolean {
+  return (
+    here.node.planned !== true &&
+    survey.proposals.some(
+      ({ nodeId, way }) => nodeOf(tree, nodeId) === here && !ELSEWHERE.includes(way?.plan ?? 'spare-way'),
+    )
+  );
 }
+
+/** Plans that put the new device somewhere else than in the board that is there. */
+const ELSEWHERE: readonly WayPlan[] = ['small-board', 'larger-board', 'outdoor-board'];
 
 export const spareWay: CheckRule = {
   id: 'spare-way',
+  on: 'workmanship',
   question: 'Is there a spare way for the new circuit?',
   source: 'the board itself',
   askOf: 'surveyor',
   ownUse: true,
-  applies: (here, facts) => here.node.kind === 'board' && takesNewEquipment(here, facts),
-  judge: ({ node }) => {
+  applies: (here, facts) => here.node.kind === 'board' && takesNewDevice(here, facts),
+  judge: (here, facts) => {
+    const { node } = here;
     if (node.spareWays === undefined)
       return {
         state: 'not-known',
@@ -24,6 +35,8 @@ export const spareWay: CheckRule = {
         field: 'supply.nodes.spareWays',
       };
     if (node.spareWays > 0) return HOLDS;
+    // Whether two circuits can share one is judged with the plan.
+    if (sharesWays(here, facts)) return HOLDS;
     return {
       state: 'fails',
       grade: 'act',
@@ -33,13 +46,18 @@ export const spareWay: CheckRule = {
   },
 };
 
+function sharesWays(here: TreeNode, { survey, tree }: CheckFacts): boolean {
+  return survey.proposals.every(({ nodeId, way }) => nodeOf(tree, nodeId) !== here || way?.plan === 'share-ways');
+}
+
 export const acceptsNewDevice: CheckRule = {
   id: 'accepts-new-device',
+  on: 'circuit',
   question: 'Does the board’s maker allow the new device in it?',
   source: 'BS 7671 536.4.203; board maker’s instructions',
   askOf: 'surveyor',
   ownUse: true,
-  applies: (here, facts) => here.node.kind === 'board' && takesNewEquipment(here, facts),
+  applies: (here, facts) => here.node.kind === 'board' && takesNewDevice(here, facts),
   judge: ({ node }) => {
     if (node.acceptsNewDevice === 'yes') return HOLDS;
     if (node.acceptsNewDevice === 'no')
@@ -60,11 +78,13 @@ export const acceptsNewDevice: CheckRule = {
 
 export const enclosure: CheckRule = {
   id: 'enclosure',
+  on: 'workmanship',
   question: 'Is the enclosure of metal, as a dwelling’s should be?',
   source: 'BS 7671 421.1.201',
   askOf: 'surveyor',
   ownUse: true,
-  applies: ({ node }, { survey }) => node.kind === 'board' && survey.place.premises === 'household',
+  applies: ({ node }, { survey }) =>
+    node.kind === 'board' && node.planned !== true && survey.place.premises === 'household',
   judge: ({ node }) => {
     if (node.enclosure === undefined)
       return {
@@ -85,11 +105,12 @@ export const enclosure: CheckRule = {
 
 export const boardPlace: CheckRule = {
   id: 'board-place',
+  on: 'workmanship',
   question: 'Is the board indoors and dry?',
   source: 'BS 7671 512.2',
   askOf: 'surveyor',
   ownUse: true,
-  applies: ({ node }) => node.kind === 'board',
+  applies: ({ node }) => node.kind === 'board' && node.planned !== true,
   judge: ({ node }) => {
     if (node.place === undefined)
       return {
@@ -125,6 +146,7 @@ function standingLeakage(here: TreeNode, { survey, tree }: CheckFacts): number |
 
 export const rcdShared: CheckRule = {
   id: 'rcd-shared',
+  on: 'circuit',
   question: 'Has the new equipment an RCD to itself?',
   source: 'BS 7671 722.531.3, 531.3.2',
   askOf: 'surveyor',
@@ -148,6 +170,7 @@ export const rcdShared: CheckRule = {
         says: `${says} (${sharedReason}), and its standing leakage is not known`,
         remedy: 'Record the standing current of everything on it, and its residual current.',
         field: 'loads.leakageMa',
+        needsFigure: true,
       };
     const { leakageSharePercent } = pack.circuit.rcd.value;
     const mostMa = (residualMa * leakageSharePercent) / 100;

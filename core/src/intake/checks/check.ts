@@ -1,4 +1,6 @@
 import type { AskOf } from '../../finding';
+import type { FieldOf } from '../../survey/field-of';
+import type { Standing } from '../../grounds/verdict-ids';
 import type { RulePack } from '../../rules/rule-pack';
 import type { Survey } from '../../survey/survey';
 import { NODE_NAMES, type Check } from '../../survey/words';
@@ -24,7 +26,14 @@ export type CheckVerdict =
       readonly remedy: string;
       readonly working?: readonly Step[];
     }
-  | { readonly state: 'not-known'; readonly says: string; readonly remedy: string; readonly field?: string };
+  | {
+      readonly state: 'not-known';
+      readonly says: string;
+      readonly remedy: string;
+      readonly field?: FieldOf;
+      /** A size, length or rating decides it: looking and finding it fine does not settle it, recording that does. */
+      readonly needsFigure?: boolean;
+    };
 
 /** One check of section 3 of the survey: where it applies, what it asks, how it is judged. */
 export interface CheckRule {
@@ -32,6 +41,8 @@ export interface CheckRule {
   /** What the surveyor is to look at, as a question. */
   readonly question: string;
   readonly source: string;
+  /** The verdict it stands on where the new equipment's current passes. */
+  readonly on: Standing;
   readonly askOf: AskOf;
   /** The operator has no use for the answer; the firm does. */
   readonly ownUse?: boolean;

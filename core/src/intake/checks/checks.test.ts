@@ -6,7 +6,7 @@ import type { SupplyNode } from '../../survey/supply';
 import type { Check, Look } from '../../survey/words';
 import { supplyTree } from '../../tree/supply-tree';
 import { fuseRating } from '../fuse-rating';
-import { CHECK_RULES, checkFindings, checkQuestion } from './findings';
+import { CHECK_RULES, checkFindings, checkQuestion, openChecks } from './findings';
 
 /** What is recorded of a node; undefined takes away what the usual chain has. */
 type Recorded = { readonly [K in keyof SupplyNode]?: SupplyNode[K] | undefined };
@@ -38,9 +38,11 @@ function chain(over: Nodes, more: readonly SupplyNode[] = []): Survey {
 function found(survey: Survey): string[] {
   const tree = supplyTree(survey);
   const fuse = fuseRating(tree.device?.node, gbDefault);
-  return checkFindings({ survey, pack: gbDefault, tree, fuse }).map(
-    ({ check, grade, subjectId }) => `${check ?? ''} ${grade} ${subjectId ?? ''}`,
-  );
+  const facts = { survey, pack: gbDefault, tree, fuse };
+  return [
+    ...checkFindings(facts).map(({ check, grade, subjectId }) => `${check ?? ''} ${grade} ${subjectId ?? ''}`),
+    ...openChecks(facts).map(({ rule, nodeId }) => `${rule.id} ask ${nodeId}`),
+  ];
 }
 
 const answered = (id: Check, answer: Look): Partial<SupplyNode> => ({ checks: [{ id, answer }] });
@@ -181,8 +183,12 @@ describe('checks of the chain', () => {
   });
 
   it.each<[string, Recorded, string[]]>([
-    ['looked, fine settles what is not recorded', answered('meter-rating', 'fine'), []],
-    ['not there settles it too', answered('meter-rating', 'not-there'), []],
+    [
+      'looked, fine settles no rating that is not recorded',
+      answered('meter-rating', 'fine'),
+      ['meter-rating ask meter'],
+    ],
+    ['nor does not there', answered('meter-rating', 'not-there'), ['meter-rating ask meter']],
     ['could not see stays a question', answered('meter-rating', 'could-not-see'), ['meter-rating ask meter']],
     ['looked, not fine is something to do', answered('meter-rating', 'not-fine'), ['meter-rating act meter']],
     [
@@ -197,6 +203,53 @@ describe('checks of the chain', () => {
     ],
   ])('answers: %s', (_what, meter, expected) => {
     expect(found(chain({ meter: { ratingA: undefined, ...meter } }))).toEqual(expected);
+  });
+
+  it.each<[string, Recorded, string[]]>([
+    [
+      'whether its maker allows the device',
+      { acceptsNewDevice: undefined, ...answered('accepts-new-device', 'fine') },
+      [],
+    ],
+    ['where it is', { place: undefined, ...answered('board-place', 'fine') }, []],
+    ['but no size of tails', { cable: { lengthM: 0.5 }, ...answered('tails-size', 'fine') }, ['tails-size ask board']],
+    ['and no length', { cable: { sizeMm2: 25 }, ...answered('tails-length', 'fine') }, ['tails-length ask board']],
+    [
+      'and no main switch',
+      { ratingA: undefined, ...answered('main-switch-rating', 'fine') },
+      ['main-switch-rating ask board'],
+    ],
+  ])('a look at the board settles %s', (_what, board, expected) => {
+    expect(found(chain({ board: { ...chainBoard(), ...board } }))).toEqual(expected);
+  });
+
+  it('counts the new circuit’s own device below an RCD: 40 + 32 = 72 A on a 63 A RCD behind 80 A', () => {
+    const rcd = (deviceRatingA?: number): string[] => {
+      const survey = chain({}, [
+        { id: 'rcd', kind: 'rcd', fedFrom: 'board', ratingA: 63 },
+        { id: 'd1', kind: 'device', fedFrom: 'rcd', ratingA: 32 },
+      ]);
+      survey.proposals = [
+        {
+          id: 'car',
+          kind: 'vehicle-charger',
+          limiter: {},
+          nodeId: 'rcd',
+          ...(deviceRatingA ? { circuit: { deviceRatingA } } : {}),
+        },
+      ];
+      return found(survey).filter((each) => each.startsWith('rcd-rating'));
+    };
+    expect(rcd(40)).toEqual(['rcd-rating act rcd']);
+    expect(rcd(20)).toEqual([]);
+    expect(rcd()).toEqual(['rcd-rating ask rcd']);
+  });
+
+  it('a small board of its own needs no way in the board that is there', () => {
+    const survey = chain({ board: { ...chainBoard(), spareWays: 0, acceptsNewDevice: 'no' } });
+    expect(found(survey)).toEqual(['spare-way act board', 'accepts-new-device act board']);
+    survey.proposals = [{ id: 'car', kind: 'vehicle-charger', limiter: {}, way: { plan: 'small-board' } }];
+    expect(found(survey)).toEqual([]);
   });
 
   it('asks nothing about a neighbour’s part of the building, and still tells what the record shows of it', () => {

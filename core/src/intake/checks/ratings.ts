@@ -1,3 +1,4 @@
+import { nodeOf } from '../../tree/sets-below';
 import { below, protects, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, type Step } from '../../worked';
 import { HOLDS, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict, type Upstream } from './check';
@@ -8,6 +9,7 @@ function unread(what: string): CheckVerdict {
     says: `${what} not known, so nothing is held against it`,
     remedy: 'Read it off its face.',
     field: 'supply.nodes.ratingA',
+    needsFigure: true,
   };
 }
 
@@ -21,13 +23,15 @@ function againstUpstream(here: TreeNode, facts: CheckFacts, what: string): Check
       state: 'not-known',
       says: `${ratingA} A, and the rating of the device before it is not known`,
       remedy: 'Read the device before it.',
+      needsFigure: true,
     };
   if (!exceeds(upstream.amperes, ratingA)) return HOLDS;
   if (!upstream.sure)
     return {
       state: 'not-known',
       says: `${ratingA} A, and the fuse before it may be as large as ${upstream.amperes} A`,
-      remedy: 'Establish the fuse rating.',
+      remedy: 'Confirm the fuse rating.',
+      needsFigure: true,
     };
   return {
     state: 'fails',
@@ -50,6 +54,7 @@ function comparison(ratingA: number, { name, amperes }: Upstream): Step {
 
 export const meterRating: CheckRule = {
   id: 'meter-rating',
+  on: 'intake',
   question: 'Does the meter’s maximum current suit the fuse before it?',
   source: 'meter’s own marking; supplier’s terms',
   askOf: 'surveyor',
@@ -59,6 +64,7 @@ export const meterRating: CheckRule = {
 
 export const isolator: CheckRule = {
   id: 'isolator',
+  on: 'workmanship',
   question: 'Is there an isolator after the meter?',
   source: 'suppliers’ and operators’ usual terms; BS 7671 462',
   askOf: 'surveyor',
@@ -79,6 +85,7 @@ export const isolator: CheckRule = {
 
 export const isolatorRating: CheckRule = {
   id: 'isolator-rating',
+  on: 'intake',
   question: 'Does the isolator’s rating suit the fuse before it?',
   source: 'isolator’s own marking; BS 7671 536.4.202',
   askOf: 'surveyor',
@@ -88,6 +95,7 @@ export const isolatorRating: CheckRule = {
 
 export const splitBlockRating: CheckRule = {
   id: 'split-block-rating',
+  on: 'intake',
   question: 'Does the split block’s rating suit the fuse before it?',
   source: 'block’s own marking',
   askOf: 'surveyor',
@@ -95,18 +103,29 @@ export const splitBlockRating: CheckRule = {
   judge: (here, facts) => againstUpstream(here, facts, 'rating'),
 };
 
-/** The devices a switch or RCD feeds: the first ones met on each way down, and whether all of them have a rating. */
-function devicesBelow(here: TreeNode): { readonly count: number; readonly sumA: number; readonly known: boolean } {
+/**
+ * The devices a switch or RCD feeds: the first ones met on each way down, with those of the new circuits that start here, and whether all
+ * of them have a rating.
+ */
+function devicesBelow(
+  here: TreeNode,
+  { survey, tree }: CheckFacts,
+): { readonly count: number; readonly sumA: number; readonly known: boolean } {
   let [count, sumA, known] = [0, 0, true];
-  const queue = [...here.children];
+  const add = (ratingA: number | undefined): void => {
+    count += 1;
+    if (ratingA === undefined) known = false;
+    else sumA += ratingA;
+  };
+  const queue = [here, ...here.children];
   for (const each of queue) {
-    if (!protects(each)) {
-      queue.push(...each.children);
+    if (each !== here && protects(each)) {
+      add(each.node.ratingA);
       continue;
     }
-    count += 1;
-    if (each.node.ratingA === undefined) known = false;
-    else sumA += each.node.ratingA;
+    for (const { nodeId, circuit, kind } of survey.proposals)
+      if (nodeOf(tree, nodeId) === each && kind !== 'pv') add(circuit?.deviceRatingA);
+    if (each !== here) queue.push(...each.children);
   }
   return { count, sumA, known };
 }
@@ -120,15 +139,17 @@ function notOnDiversity(here: TreeNode, facts: CheckFacts, grade: 'act' | 'note'
   if (ratingA === undefined) return unread(what);
   const upstream = upstreamOf(here, facts);
   if (upstream && !exceeds(upstream.amperes, ratingA)) return HOLDS;
-  const { count, sumA, known } = devicesBelow(here);
+  const { count, sumA, known } = devicesBelow(here, facts);
   if (count > 0 && known && !exceeds(sumA, ratingA)) return HOLDS;
-  if (!upstream?.sure || count === 0 || !known)
+  // Devices that are known already to come to more are enough to tell.
+  if (!upstream?.sure || count === 0 || (!known && !exceeds(sumA, ratingA)))
     return {
       state: 'not-known',
       says: upstream
         ? `${ratingA} A, with up to ${upstream.amperes} A before it and the devices it feeds not all recorded`
         : `${ratingA} A, and neither what protects it nor the devices it feeds are all recorded`,
-      remedy: 'Record the ratings of the devices it feeds, and establish the fuse rating.',
+      remedy: 'Record the ratings of the devices it feeds, and confirm the fuse rating.',
+      needsFigure: true,
     };
   const smaller = Math.min(upstream.amperes, sumA);
   return {
@@ -150,6 +171,7 @@ function notOnDiversity(here: TreeNode, facts: CheckFacts, grade: 'act' | 'note'
 
 export const mainSwitchRating: CheckRule = {
   id: 'main-switch-rating',
+  on: 'intake',
   question: 'Does the main switch’s rating suit what protects it?',
   source: 'BS 7671 536.4.202; maker’s instructions',
   askOf: 'surveyor',
@@ -159,6 +181,7 @@ export const mainSwitchRating: CheckRule = {
 
 export const rcdRating: CheckRule = {
   id: 'rcd-rating',
+  on: 'intake',
   question: 'Is the RCD’s rated current enough without diversity?',
   source: 'BS 7671 536.4.202',
   askOf: 'surveyor',

@@ -20,6 +20,7 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
       says: 'size of the tails into it not known',
       remedy: 'Read the size off the sheath, or measure it; 25 mm² is usual.',
       field: 'supply.nodes.cable.sizeMm2',
+      needsFigure: true,
     };
   const limitA = pack.tailsLimitA.value[sizeMm2];
   if (limitA === undefined)
@@ -53,7 +54,8 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
     return {
       state: 'not-known',
       says: `tails of ${sizeMm2} mm² suit ${limitA} A, and the fuse may be as large as ${upstream.amperes} A`,
-      remedy: 'Establish the fuse rating.',
+      remedy: 'Confirm the fuse rating.',
+      needsFigure: true,
     };
   }
   if (laid !== undefined && laid !== 'clipped')
@@ -113,11 +115,13 @@ function judgeLength(here: TreeNode, { pack, tree }: CheckFacts): CheckVerdict {
     says: `length of the tails into ${unknown.map(nameOf).reverse().join(', ')} not known`,
     remedy: `Measure along them; over ${longest} m they need protection of their own.`,
     field: 'supply.nodes.cable.lengthM',
+    needsFigure: true,
   };
 }
 
 export const tailsSize: CheckRule = {
   id: 'tails-size',
+  on: 'intake',
   question: 'Are the tails large enough for the fuse?',
   source: 'BS 7671 433.1, 434.5; the rule pack’s limits',
   askOf: 'surveyor',
@@ -130,6 +134,7 @@ export const tailsSize: CheckRule = {
 
 export const tailsLength: CheckRule = {
   id: 'tails-length',
+  on: 'intake',
   question: 'Are the tails short enough to need no protection of their own?',
   source: 'BS 7671 433.2.2, 434.2.1; operators’ usual terms',
   askOf: 'surveyor',

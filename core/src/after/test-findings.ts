@@ -1,0 +1,23 @@
+import type { CircuitAssessment } from '../circuit/charger-circuit';
+import type { Statement } from '../finding';
+import type { RulePack } from '../rules/rule-pack';
+import type { Survey } from '../survey/survey';
+import { allTests } from './tests';
+
+/** Tests of a new circuit that fail: what was measured breaks what was worked out. */
+export function testFindings(survey: Survey, circuits: readonly CircuitAssessment[], pack: RulePack): Statement[] {
+  return allTests(survey, circuits, pack).flatMap(({ proposalId, name, tests }) =>
+    tests
+      .filter(({ state }) => state === 'fails')
+      .map(({ id, title, measured, limit }): Statement => ({
+        id: `test-fails-${id}`,
+        grade: 'act',
+        on: 'circuit',
+        station: 'after',
+        subjectId: proposalId,
+        title: `${name}: ${title} fails: ${measured}, ${limit}.`,
+        remedy: 'Find out why, put it right and test again before it is left in use.',
+        field: 'readings',
+      })),
+  );
+}

@@ -1,0 +1,277 @@
+import { basisGap, CLASS_NAMES } from '../demand/maximum-demand';
+import { clampReadings, logDoubts } from '../demand/measured/seen';
+import { sourcesOn } from '../management/sources';
+import { exporting } from '../route/export';
+import type { Load } from '../survey/load';
+import { GENERATION_NAMES, type LogDoubt } from '../survey/words';
+import { phaseAt } from '../tree/supply-tree';
+import { nodeOf } from '../tree/sets-below';
+import { onLoad } from './changes';
+import type { QuestionEntry, QuestionFacts } from './question';
+
+const about = { station: 'loads', askOf: 'surveyor', stop: 'rooms', on: 'demand' } as const;
+
+/** What each doubt about a log asks. */
+export const LOG_DOUBT_WORDS: Readonly<Record<LogDoubt, string>> = {
+  nought: 'it reads nought for a day or more: was the clamp on, closed and on the right conductor?',
+  noise: 'it shows next to nothing for a day or more: was the clamp on, closed and on the right conductor?',
+  frozen: 'it shows one value for a day or more: had the logger stopped?',
+  reset: 'its register goes back: was the meter changed or reset while it ran?',
+  unit: 'its figures fit another unit better: amperes, watts or kilowatts?',
+  decimal: 'its marks may be thousands or decimals: which are they?',
+  dates: 'its dates may be day first or month first: which are they?',
+};
+
+function name(load: Load): string {
+  return load.label ?? CLASS_NAMES[load.class];
+}
+
+/** Loads that are there, each asked where a condition holds. */
+const each =
+  (when: (load: Load, facts: QuestionFacts) => boolean) =>
+  (facts: QuestionFacts): Load[] =>
+    facts.survey.loads.filter((load) => when(load, facts));
+
+const onNoLine = each(
+  ({ id, phase }, { connected }) =>
+    phase === undefined && (connected.find((load) => load.id === id)?.phases.length ?? 0) > 1,
+);
+
+/** What can be unknown of the loads, of what was measured and of generation there already. */
+export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
+  {
+    ...about,
+    id: 'no-loads',
+    field: 'loads',
+    why: 'Without them the maximum demand is not known.',
+    open: ({ connected, basis }) => {
+      const gap = basis === 'measurement' ? undefined : basisGap(connected, 'circuits');
+      return gap === undefined
+        ? []
+        : [{ title: gap, remedy: 'Start from a usual set for this kind of home and correct it.' }];
+    },
+  },
+  {
+    ...about,
+    id: 'no-sockets',
+    field: 'loads',
+    why: 'Sockets are the greatest part of most homes’ demand.',
+    photo: 'The board’s front, its labels legible',
+    open: ({ survey, connected, basis }) =>
+      basis !== 'measurement' &&
+      basisGap(connected, 'circuits') === undefined &&
+      !survey.loads.some(({ class: kind }) => kind === 'socket-circuit' || kind === 'socket-appliance')
+        ? [{ title: 'No socket circuits are listed.', remedy: 'Few homes have none: check the board.' }]
+        : [],
+  },
+  {
+    ...about,
+    id: 'loads-assumed',
+    field: 'loads.assumed',
+    why: 'A usual set is a guess until somebody has looked.',
+    open: ({ survey }) => {
+      const assumed = survey.loads.filter((load) => load.assumed === true);
+      const [first] = assumed;
+      if (!first) return [];
+      const all = assumed.length === survey.loads.length;
+      return [
+        {
+          subjectId: first.id,
+          title: `${all ? 'All' : assumed.length} of the loads ${assumed.length === 1 && !all ? 'is' : 'are'} assumed from usual powers: confirm each, or correct it.`,
+          remedy: 'Look at the board and at the plates; then confirm the list.',
+        },
+      ];
+    },
+  },
+  {
+    ...about,
+    id: 'load-without-size',
+    field: 'loads.powerW',
+    why: 'It is missing from the sum.',
+    photo: 'Its plate',
+    open: (facts) =>
+      each(({ id }, { connected }) => connected.find((load) => load.id === id)?.currentA === null)(facts).map(
+        (load) => ({
+          subjectId: load.id,
+          title: `${name(load)}: no size given, so it is missing from the sum.`,
+          remedy: 'Enter watts or amperes from its plate.',
+        }),
+      ),
+  },
+  {
+    ...about,
+    id: 'control-socket-not-known',
+    field: 'loads.controlUnitsWithSocket',
+    why: 'A socket on the cooker’s control unit adds 5 A.',
+    photo: 'The cooker’s control unit',
+    open: (facts) =>
+      each(({ class: kind, controlUnitsWithSocket }) => kind === 'cooking' && controlUnitsWithSocket === undefined)(
+        facts,
+      ).map((load) => ({
+        subjectId: load.id,
+        title: `${name(load)}: is there a socket on its control unit? One is counted.`,
+        remedy: 'Look at the cooker switch.',
+        answers: [
+          { says: 'One', change: onLoad(load.id, { controlUnitsWithSocket: 1 }) },
+          { says: 'None', change: onLoad(load.id, { controlUnitsWithSocket: 0 }) },
+        ],
+      })),
+  },
+  {
+    ...about,
+    id: 'lamps-not-known',
+    field: 'loads.fixedLed',
+    taken: 'at-worst',
+    why: 'A point that is not fixed LED counts as a filament lamp.',
+    open: (facts) =>
+      each(({ class: kind, fixedLed }) => kind === 'lighting' && fixedLed === undefined)(facts).map((load) => ({
+        subjectId: load.id,
+        title: `${name(load)}: are the lamps fixed LED?`,
+        remedy: 'Look at the fittings.',
+        answers: [
+          { says: 'Fixed LED', change: onLoad(load.id, { fixedLed: true }) },
+          { says: 'Not all', change: onLoad(load.id, { fixedLed: false }) },
+        ],
+      })),
+  },
+  {
+    ...about,
+    id: 'backup-heater-not-known',
+    stop: 'data',
+    field: 'loads.backupWithCompressor',
+    taken: 'at-worst',
+    why: 'A back-up heater that cannot run with the compressor does not add to it.',
+    open: (facts) =>
+      each(
+        ({ class: kind, backupHeaterW, backupWithCompressor: with_ }) =>
+          kind === 'heat-pump' && backupHeaterW !== undefined && with_ !== 'yes' && with_ !== 'no',
+      )(facts).map((load) => ({
+        subjectId: load.id,
+        title: `${name(load)}: can its back-up heater run with the compressor?`,
+        remedy: 'Its installer’s settings say so.',
+        answers: (['yes', 'no'] as const).map((answer) => ({
+          says: answer === 'yes' ? 'Yes' : 'No',
+          change: onLoad(load.id, { backupWithCompressor: answer }),
+        })),
+      })),
+  },
+  {
+    ...about,
+    id: 'phase-not-known',
+    field: 'loads.phase',
+    why: 'It counts on all three lines until its own is known.',
+    photo: 'The three-phase board, its circuit labels legible',
+    open: (facts) =>
+      onNoLine(facts).map((load) => ({
+        subjectId: load.id,
+        title: `${name(load)}: which line is it on? It counts on all three until that is recorded.`,
+        remedy: 'See which line its device is on.',
+        answers: (['L1', 'L2', 'L3'] as const).map((phase) => ({ says: phase, change: onLoad(load.id, { phase }) })),
+      })),
+  },
+  {
+    ...about,
+    id: 'load-on-other-line',
+    field: 'loads.phase',
+    why: 'A load can only be on a line that its board has.',
+    open: ({ survey, tree }) =>
+      survey.loads.flatMap((load) => {
+        const board = survey.supply.phases === 3 ? phaseAt(nodeOf(tree, load.nodeId)) : undefined;
+        if (board === undefined || load.phase === undefined || load.phase === board) return [];
+        return [
+          {
+            subjectId: load.id,
+            title: `${name(load)}: recorded on ${load.phase === 'all' ? 'three phases' : load.phase}, and its board is on ${board} alone. Which is right?`,
+            remedy: 'See which line its device is on.',
+          },
+        ];
+      }),
+  },
+  {
+    ...about,
+    id: 'clamp-reading-line-not-known',
+    stop: 'part',
+    field: 'readings.phase',
+    why: 'It may be of any line, and counts against each until that is recorded.',
+    open: ({ survey }) =>
+      survey.supply.phases === 3
+        ? clampReadings(survey)
+            .filter(({ phase }) => phase === undefined)
+            .map(({ id, value }) => ({
+              subjectId: id,
+              title: `Clamp reading of ${value} A: which line was it taken on?`,
+              remedy: 'Record the line.',
+            }))
+        : [],
+  },
+  {
+    ...about,
+    id: 'log-doubtful',
+    stop: 'desk',
+    field: 'measurements.doubtsSettled',
+    why: 'A log that measured nothing looks like a small demand.',
+    open: ({ survey, pack }) =>
+      survey.measurements.flatMap((log) => {
+        const doubts = logDoubts(log, pack);
+        if (doubts.length === 0) return [];
+        return [
+          {
+            subjectId: log.id,
+            title: `${log.fileName ?? 'The log'}: ${doubts.map((doubt) => LOG_DOUBT_WORDS[doubt]).join(' Also ')}`,
+            remedy: 'It gives no figure until that is settled: say how it was, or log again.',
+          },
+        ];
+      }),
+  },
+  {
+    ...about,
+    id: 'full-load-test-without-loads',
+    field: 'measurements.note',
+    on: 'form',
+    ownUse: true,
+    why: 'A full-load test is worth what was on.',
+    open: ({ survey }) =>
+      survey.measurements
+        .filter(({ kind, phases, note }) => kind === 'full-load-test' && phases.length > 0 && !note?.trim())
+        .map(({ id }) => ({
+          subjectId: id,
+          title: 'A full-load test does not say which loads were on.',
+          remedy: 'Write down which they were.',
+        })),
+  },
+  {
+    ...about,
+    id: 'generation-without-rating',
+    stop: 'part',
+    field: 'generation.ratedA',
+    on: 'generation',
+    why: 'What a clamp that sees it lets through, and the class of generation, follow from it.',
+    photo: 'The plate of its inverter',
+    open: ({ survey }) =>
+      (survey.generation ?? [])
+        .filter(({ ratedA }) => ratedA === undefined)
+        .map(({ id, label, kind }) => ({
+          subjectId: id,
+          // Without new generation only a clamp that sees it asks, and the limiter stays open there.
+          on: exporting(survey).length > 0 ? ('generation' as const) : ('workmanship' as const),
+          title: `${label ?? GENERATION_NAMES[kind]}: how much does it give? Nothing behind a clamp that sees it can be promised until that is recorded.`,
+          remedy: 'Take the rated current from its plate or papers.',
+        })),
+  },
+  {
+    ...about,
+    id: 'storage-charging-not-listed',
+    field: 'generation.chargingListed',
+    why: 'A battery is a load when it charges.',
+    open: ({ survey, tree }) => {
+      const there = new Set(sourcesOn(survey, tree).map(({ id }) => id));
+      return (survey.generation ?? [])
+        .filter(({ id, kind, chargingListed }) => kind === 'battery' && chargingListed !== 'yes' && there.has(id))
+        .map(({ id, label, kind, chargingListed }) => ({
+          subjectId: id,
+          title: `${label ?? GENERATION_NAMES[kind]}: it is a load when it charges, and that is ${chargingListed === 'no' ? 'not' : 'not known to be'} among the loads.`,
+          remedy: 'List what it takes with the loads.',
+        }));
+    },
+  },
+];

@@ -1,0 +1,162 @@
+import { meterPoint } from '../route/meter-point';
+import { isUpgradeOnly } from '../survey/proposal';
+import { PREMISES, PREMISES_NAMES } from '../survey/words';
+import type { QuestionEntry } from './question';
+
+const about = { station: 'place', stop: 'desk' } as const;
+
+/** What has to be asked about the place, its customer, its meter point and what is asked of the operator. */
+export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
+  {
+    ...about,
+    id: 'address-missing',
+    field: 'place.addressLine1',
+    askOf: 'customer',
+    on: 'form',
+    why: 'The operator finds the supply by it.',
+    open: ({ survey: { place } }) =>
+      place.addressLine1 ? [] : [{ title: 'The address is not recorded.', remedy: 'Enter it.' }],
+  },
+  {
+    ...about,
+    id: 'meter-point-missing',
+    field: 'place.meterPointNumber',
+    askOf: 'customer',
+    on: 'form',
+    why: 'It names the supply, and the operator of its area.',
+    photo: 'The page of the bill with the large S',
+    open: ({ survey: { place } }) =>
+      meterPoint(place.meterPointNumber).state === 'missing'
+        ? [
+            {
+              title: 'The meter point number is not known.',
+              remedy: 'It is on the electricity bill, under a large S.',
+            },
+          ]
+        : [],
+  },
+  {
+    ...about,
+    id: 'meter-point-faulty',
+    field: 'place.meterPointNumber',
+    askOf: 'surveyor',
+    on: 'form',
+    why: 'An application with a wrong number is sent back.',
+    photo: 'The page of the bill with the large S',
+    open: ({ survey: { place } }) => {
+      const number = meterPoint(place.meterPointNumber);
+      return number.state === 'faulty'
+        ? [{ title: `Meter point number: ${number.says}`, remedy: 'Read it again from the bill.' }]
+        : [];
+    },
+  },
+  {
+    ...about,
+    id: 'premises-not-said',
+    field: 'place.premises',
+    askOf: 'surveyor',
+    on: 'demand',
+    why: 'It decides which allowances the maximum demand is worked out with.',
+    open: ({ survey: { place } }) =>
+      place.premises === undefined
+        ? [
+            {
+              title: 'What kind of premises is it? Household allowances are used until that is recorded.',
+              remedy: 'Choose household, small shop or office, or guest house.',
+              answers: PREMISES.map((premises) => ({
+                says: PREMISES_NAMES[premises],
+                change: (s) => ({ ...s, place: { ...s.place, premises } }),
+              })),
+            },
+          ]
+        : [],
+  },
+  {
+    station: 'cut-out',
+    stop: 'part',
+    id: 'phases-not-said',
+    field: 'supply.phases',
+    askOf: 'surveyor',
+    on: 'demand',
+    why: 'Every figure is per phase.',
+    photo: 'The cut-out, all of its fuse carriers in view',
+    open: ({ survey: { supply } }) =>
+      supply.phases === undefined
+        ? [
+            {
+              title: 'Single-phase or three-phase? Single-phase is used until that is recorded.',
+              remedy: 'Count the fuses at the cut-out.',
+            },
+          ]
+        : [],
+  },
+  {
+    ...about,
+    id: 'customer-name',
+    field: 'place.customerName',
+    askOf: 'customer',
+    on: 'form',
+    why: 'The form asks for it.',
+    open: ({ survey: { place } }) =>
+      place.customerName ? [] : [{ title: 'The customer’s name.', remedy: 'Enter it.' }],
+  },
+  {
+    ...about,
+    id: 'customer-contact',
+    field: 'place.customerPhone',
+    askOf: 'customer',
+    on: 'form',
+    why: 'The operator makes its visits with the customer.',
+    open: ({ survey: { place } }) =>
+      place.customerPhone || place.customerEmail
+        ? []
+        : [{ title: 'A telephone number or e-mail address for the customer.', remedy: 'Enter one.' }],
+  },
+  {
+    ...about,
+    id: 'postcode',
+    field: 'place.postcode',
+    askOf: 'customer',
+    on: 'form',
+    why: 'The form asks for it.',
+    open: ({ survey: { place } }) => (place.postcode ? [] : [{ title: 'The postcode.', remedy: 'Enter it.' }]),
+  },
+  {
+    ...about,
+    id: 'operator-name',
+    field: 'place.operatorName',
+    askOf: 'surveyor',
+    on: 'form',
+    why: 'It is who the pack goes to.',
+    open: ({ survey: { place } }) =>
+      place.operatorName
+        ? []
+        : [{ title: 'The network operator’s name.', remedy: 'It is on the bill, or follows from the meter point.' }],
+  },
+  {
+    station: 'route',
+    stop: 'desk',
+    id: 'which-upgrade',
+    field: 'request.fuseUpgrade',
+    askOf: 'surveyor',
+    on: 'form',
+    why: 'A request for the supply alone has to say what is asked for.',
+    open: ({ survey }) =>
+      isUpgradeOnly(survey) && !survey.request.fuseUpgrade && !survey.request.newPhases
+        ? [{ title: 'Which change of supply is asked for.', remedy: 'A larger fuse, or more phases.' }]
+        : [],
+  },
+  {
+    station: 'route',
+    stop: 'desk',
+    id: 'wanted-fuse',
+    field: 'request.wantedFuseA',
+    askOf: 'surveyor',
+    on: 'form',
+    why: 'The operator decides on a size.',
+    open: ({ survey: { request } }) =>
+      request.fuseUpgrade === true && request.wantedFuseA === undefined
+        ? [{ title: 'The size of fuse asked for.', remedy: 'Enter it.' }]
+        : [],
+  },
+];

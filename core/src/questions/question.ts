@@ -1,0 +1,103 @@
+import type { CircuitAssessment } from '../circuit/charger-circuit';
+import type { CircuitFacts } from '../circuit/circuit-facts';
+import type { FeederAssessment } from '../circuit/feeder';
+import type { Connected } from '../demand/connected';
+import type { MeasuredDemand } from '../demand/measured/verdict';
+import type { EarthingAssessment } from '../earthing/assess-earthing';
+import type { AskOf, Station } from '../finding';
+import type { Standing } from '../grounds/verdict-ids';
+import type { FuseRating } from '../intake/fuse-rating';
+import type { LoopVerdict } from '../intake/loop-status';
+import type { ConditionVerdict } from '../intake/condition';
+import type { SharedService } from '../intake/shared-service';
+import type { RulePack } from '../rules/rule-pack';
+import type { FieldOf } from '../survey/field-of';
+import type { Survey } from '../survey/survey';
+import type { Basis, Check } from '../survey/words';
+import type { SupplyTree } from '../tree/supply-tree';
+import type { Step } from '../worked';
+
+/** Where one stands, or with whom one speaks, to answer a question. `part` is the part of the supply it is about, wherever that is. */
+export type Stop = 'part' | 'entries' | 'rooms' | 'route' | 'parking' | 'data' | 'desk';
+
+/** Everything reckoned of a survey that a question may be open on. */
+export interface QuestionFacts {
+  readonly survey: Survey;
+  readonly pack: RulePack;
+  readonly tree: SupplyTree;
+  /** The limiting device's, and every fuse the new equipment's current passes through. */
+  readonly fuse: FuseRating;
+  readonly fuses: readonly FuseRating[];
+  readonly condition: ConditionVerdict;
+  readonly loop: LoopVerdict;
+  readonly shared: SharedService | null;
+  /** Existing loads below the limiting device, and what measuring says of them. */
+  readonly connected: readonly Connected[];
+  readonly measured: MeasuredDemand;
+  readonly basis: Basis;
+  readonly earthing: EarthingAssessment;
+  readonly circuits: readonly CircuitAssessment[];
+  readonly circuitFacts: CircuitFacts;
+  readonly feeders: readonly FeederAssessment[];
+}
+
+/** One plausible answer, as the change it makes to the survey. */
+export interface PlausibleAnswer {
+  readonly says: string;
+  readonly change: (survey: Survey) => Survey;
+}
+
+/** A question as it is open on one survey. */
+export interface Open {
+  readonly title: string;
+  readonly remedy: string;
+  readonly subjectId?: string;
+  /** The very field that answers it, where that is not the entry's own. */
+  readonly field?: FieldOf;
+  readonly askOf?: AskOf;
+  readonly station?: Station;
+  readonly on?: Standing;
+  readonly source?: string;
+  readonly check?: Check;
+  readonly working?: readonly Step[];
+  readonly ownUse?: boolean;
+  /** Plausible answers, the values from the rules; none where only a figure will do. */
+  readonly answers?: readonly PlausibleAnswer[];
+}
+
+/** Something that can be unknown, registered once. */
+export interface QuestionEntry {
+  readonly id: string;
+  readonly station: Station;
+  /** The field of the survey that answers it. */
+  readonly field: FieldOf;
+  readonly askOf: AskOf;
+  readonly stop: Stop;
+  /** The verdict that stays open with it. */
+  readonly on: Standing;
+  /** Why it matters, in a sentence. */
+  readonly why: string;
+  /** The photograph that would prove the answer. */
+  readonly photo?: string;
+  /** For the firm's own work: the operator does not need the answer. */
+  readonly ownUse?: boolean;
+  /**
+   * Not asked of anybody: until it is answered it counts at its worst, or as is usual where hardly anything else occurs. Told where the answer
+   * would change something.
+   */
+  readonly taken?: 'at-worst' | 'as-usual';
+  readonly open: (facts: QuestionFacts) => readonly Open[];
+}
+
+/** An entry of the register open on a survey. */
+export interface Question extends Omit<QuestionEntry, 'open'>, Open {
+  readonly field: FieldOf;
+  readonly askOf: AskOf;
+  readonly station: Station;
+  readonly on: Standing;
+}
+
+/** What names a question within its survey. */
+export function questionKey({ id, subjectId }: Pick<Question, 'id' | 'subjectId'>): string {
+  return subjectId === undefined ? id : `${id} ${subjectId}`;
+}

@@ -1,0 +1,46 @@
+import type { AskFinding } from '../finding';
+import { CIRCUIT_QUESTIONS } from './circuit';
+import { EARTHING_QUESTIONS } from './earthing';
+import { EQUIPMENT_QUESTIONS } from './equipment';
+import { INTAKE_QUESTIONS } from './intake';
+import { LOAD_QUESTIONS } from './loads';
+import { PLACE_QUESTIONS } from './place';
+import type { Question, QuestionEntry, QuestionFacts } from './question';
+import { USUAL_QUESTIONS } from './usual';
+
+/** Everything that can be unknown of a survey, each entry once, in the order of the walk. A new unknown is one entry more. */
+export const REGISTER: readonly QuestionEntry[] = [
+  ...PLACE_QUESTIONS,
+  ...INTAKE_QUESTIONS,
+  ...EARTHING_QUESTIONS,
+  ...LOAD_QUESTIONS,
+  ...EQUIPMENT_QUESTIONS,
+  ...CIRCUIT_QUESTIONS,
+  ...USUAL_QUESTIONS,
+];
+
+/** Every entry open on a survey, with what is open. */
+export function openQuestions(facts: QuestionFacts): Question[] {
+  return REGISTER.flatMap(({ open, ...entry }) => open(facts).map((each): Question => ({ ...entry, ...each })));
+}
+
+/** The questions somebody is asked, as findings; what is taken meanwhile, or only the form needs, is asked elsewhere. */
+export function askFindings(questions: readonly Question[]): AskFinding[] {
+  return questions
+    .filter(({ taken }) => taken === undefined)
+    .map(({ id, station, title, remedy, on, askOf, subjectId, field, source, check, working, ownUse }) => ({
+      id,
+      grade: 'ask',
+      station,
+      title,
+      remedy,
+      on,
+      askOf,
+      field,
+      ...(subjectId === undefined ? {} : { subjectId }),
+      ...(source === undefined ? {} : { source }),
+      ...(check === undefined ? {} : { check }),
+      ...(working === undefined ? {} : { working }),
+      ...(ownUse ? { ownUse } : {}),
+    }));
+}
