@@ -38,7 +38,8 @@ export function owedOf({ survey, assessment, pack, events, checklists, packs }: 
   };
   for (const { grade, title, station } of assessment.findings) if (grade === 'danger') owe('danger', title, station);
   if (packs === 0) owe('not-signed', 'The survey is not signed off.', 'pack');
-  if (assessment.route.way === 'ask-then-fit') {
+  // What is only the firm's own to settle asks nothing of the operator.
+  if (assessment.route.way === 'ask-then-fit' && assessment.route.operatorFirst) {
     if (days.sentOn === undefined) owe('not-sent', 'The application was not sent.', 'pack');
     else if (days.answeredOn === undefined) owe('not-answered', 'The operator has not answered.', 'route');
   }

@@ -1,5 +1,9 @@
 import type { RulePack } from '../rules/rule-pack';
+import type { AnswerOfOperator } from './operator-answers';
 import { addDays, addWorkingDays, byDay, type Day } from './days';
+
+/** Answers after which nothing goes on by itself. */
+const STOPS: readonly AnswerOfOperator[] = ['refused', 'asks-for-more', 'un-loop-first'];
 
 /** The days a job has had so far; what has not happened is left out. */
 export interface JobDays {
@@ -13,14 +17,17 @@ export interface JobDays {
   readonly unloopedOn?: Day | undefined;
   readonly commissionedOn?: Day | undefined;
   readonly noticeSentOn?: Day | undefined;
+  /** What was answered to what was sent last. */
+  readonly answer?: AnswerOfOperator | undefined;
 }
 
-export const CLOCKS = ['reply', 'chase', 'fuse-visit', 'un-loop', 'notice'] as const;
+export const CLOCKS = ['reply', 'chase', 'answer', 'fuse-visit', 'un-loop', 'notice'] as const;
 export type ClockId = (typeof CLOCKS)[number];
 
 export const CLOCK_TITLES: Readonly<Record<ClockId, string>> = {
   reply: 'Operator’s reply',
   chase: 'Ask the operator where it is',
+  answer: 'Operator’s answer to act on',
   'fuse-visit': 'Visit to change the fuse',
   'un-loop': 'Un-looping',
   notice: 'Notice to the operator',
@@ -54,6 +61,9 @@ export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, 
   run('reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
   // A reply that is late is asked after on the next working day.
   if (days.answeredOn === undefined) run('chase', days.sentOn, (from) => addWorkingDays(from, replyDays + 1, holidays));
+  // An answer that stops the job waits for nobody but the firm.
+  if (days.commissionedOn === undefined && STOPS.includes(days.answer ?? 'accepted'))
+    run('answer', days.answeredOn, (from) => addWorkingDays(from, 1, holidays));
   const weeks = (option: 'fuse-upgrade' | 'un-loop') => (from: Day) =>
     addDays(from, 7 * pack.optionTerms.value[option].waitWeeks[1]);
   run('fuse-visit', days.fuseVisitAskedOn, weeks('fuse-upgrade'), days.fuseVisitedOn);

@@ -1,5 +1,6 @@
 import type { JobDays } from './clocks';
 import type { Day } from './days';
+import type { AnswerOfOperator } from './operator-answers';
 
 /** What can happen to a job besides its survey. */
 export const EVENT_KINDS = [
@@ -31,18 +32,6 @@ export const EVENT_NAMES: Readonly<Record<EventKind, string>> = {
   closed: 'Job closed',
   reopened: 'Job opened again',
   withdrawn: 'Withdrawn',
-};
-
-/** What an operator may answer. */
-export const ANSWERS_OF_OPERATOR = ['accepted', 'accepted-if', 'asks-for-more', 'un-loop-first', 'refused'] as const;
-export type AnswerOfOperator = (typeof ANSWERS_OF_OPERATOR)[number];
-
-export const OPERATOR_ANSWER_NAMES: Readonly<Record<AnswerOfOperator, string>> = {
-  accepted: 'Accepted',
-  'accepted-if': 'Accepted on a condition',
-  'asks-for-more': 'Asks for more',
-  'un-loop-first': 'Un-loop first',
-  refused: 'Refused',
 };
 
 /** What an answer may make its condition. */
@@ -89,10 +78,10 @@ export function standing(events: readonly JobEvent[]): readonly JobEvent[] {
 }
 
 /** The days of a job, and what its operator answered. */
-export type JobStanding = JobDays & { readonly arrivesOn?: Day; readonly answer?: AnswerOfOperator };
+export type JobStanding = JobDays & { readonly arrivesOn?: Day };
 
 /** Which day each kind of entry gives. */
-const DAY_OF: Readonly<Partial<Record<EventKind, keyof JobDays | 'arrivesOn'>>> = {
+const DAY_OF: Readonly<Partial<Record<EventKind, Exclude<keyof JobDays, 'answer'> | 'arrivesOn'>>> = {
   'vehicle-arrives': 'arrivesOn',
   sent: 'sentOn',
   answered: 'answeredOn',

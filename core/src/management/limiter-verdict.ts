@@ -1,7 +1,6 @@
-import type { Assessment } from '../assessment';
+import type { Assessment, NodeAssessment } from '../assessment';
 import { verdictOf, type Ground, type Verdict } from '../grounds/verdict';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { ReckonedNode } from '../node-assessments';
 import type { RulePack } from '../rules/rule-pack';
 import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
@@ -26,7 +25,7 @@ export interface LimiterFacts {
   readonly pack: RulePack;
   readonly fuses: readonly FuseRating[];
   readonly limit: ClampLimit | null;
-  readonly nodes: readonly ReckonedNode[];
+  readonly nodes: readonly Pick<NodeAssessment, 'id' | 'kind' | 'label' | 'guard'>[];
   /** Least left on the service all properties share with the limiter working; null where not known, undefined where it is not shared. */
   readonly sharedLeftA: number | null | undefined;
 }

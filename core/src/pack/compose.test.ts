@@ -136,8 +136,8 @@ describe('what a pack says of earth and circuit', () => {
     const content = composePack(survey, assess(survey, gbDefault), gbDefault, signedBy);
     expect(row(content, 'New equipment', 'Open-PEN protection')).toEqual({
       label: 'Open-PEN protection',
-      value: 'Built into the charger',
-      note: 'maker’s data; second earth path: no',
+      value: 'Built into the charger (not confirmed)',
+      note: 'Not known yet: Its maker must declare that it disconnects line, neutral and protective conductor.; maker’s data; second earth path: no',
     });
   });
 });

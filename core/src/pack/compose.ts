@@ -1,4 +1,6 @@
 import type { Assessment, PerPhase } from '../assessment';
+import { CLASS_NAMES } from '../demand/maximum-demand';
+import { answerWords } from '../grounds/verdict';
 import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
@@ -19,6 +21,7 @@ import { packPhotos, type PackPhoto } from './photos';
 import type { Signature } from './signature';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
 import { readingsSection, supplySection } from './supply-sections';
+import { verdictSection } from './verdict-section';
 
 /** Who signs, for which firm, and when. */
 export interface SignedBy {
@@ -29,8 +32,16 @@ export interface SignedBy {
   readonly at: string;
   /** Why it is signed although something is missing. */
   readonly reason?: string;
+  /** Why each thing that touches safety is answered for although it is open or wrong. */
+  readonly answers?: readonly AnswerFor[];
   /** Drawn or typed by the one who signs; left out, the name alone is printed. */
   readonly signature?: Signature;
+}
+
+/** One thing that touches safety and is open or wrong, answered for by whoever signs. */
+export interface AnswerFor {
+  readonly text: string;
+  readonly reason: string;
 }
 
 /** What a pack's document says, before anything is laid out on a page. */
@@ -83,7 +94,7 @@ export function composePack(
       supply.rating,
       ...figuresOf(demand.before),
       ...figuresOf(demand.afterUnmanaged),
-      ...(demand.limiter.kind === 'clamp' && demand.limiter.holds ? figuresOf(demand.afterManaged) : []),
+      ...(demand.limiter.kind === 'clamp' && demand.limiter.holds === true ? figuresOf(demand.afterManaged) : []),
       ...figuresOf(demand.headroom).map(lastStep),
       demand.afterKva,
       ...assessment.circuits.flatMap(circuitWorkings),
@@ -97,15 +108,22 @@ export function composePack(
 
 /** Every section there is something to say in, in the order of the document. */
 function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): Section[] {
+  const [site, ...others] = factSections(survey, assessment, pack);
+  return [...(site ? [site] : []), installerSection(signedBy), ...others, answeredSection(signedBy)].filter(
+    ({ rows }) => rows.length > 0,
+  );
+}
+
+/** What the document says of the survey, whoever signs it; what is decided from the facts is marked so. */
+export function factSections(survey: Survey, assessment: Assessment, pack: RulePack): Section[] {
   return [
     siteSection(survey),
-    installerSection(signedBy),
     supplySection(survey, assessment),
     earthingSection(survey, assessment),
     readingsSection(survey),
     demandSection(survey, assessment),
     ...survey.proposals.flatMap((proposal) => [
-      equipmentSection(proposal, survey),
+      equipmentSection(proposal, survey, assessment),
       ...circuitSections(proposal, assessment),
       ...trialSections(proposal, survey, assessment, pack),
       ...commissioningSections(proposal, pack),
@@ -115,9 +133,19 @@ function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, sign
     requestSection(survey),
     choiceSection(survey),
     routeSection(assessment),
+    verdictSection(assessment),
     afterSection(survey),
     findingsSection(assessment),
   ].filter(({ rows }) => rows.length > 0);
+}
+
+/** What was open or wrong and touches safety, with the reason whoever signed gave for each. */
+function answeredSection({ name, answers = [] }: SignedBy): Section {
+  return {
+    title: 'Answered for when signed',
+    derived: true,
+    rows: answers.map(({ text, reason }) => row(`By ${name}`, text, reason)),
+  };
 }
 
 function purposeOf(way: RouteWay, pack: RulePack): string {
@@ -182,9 +210,18 @@ function demandSection(survey: Survey, { demand }: Assessment): Section {
       row('Headroom', phasesText(demand.headroom)),
       row('By circuits', phasesText(demand.byCircuits)),
       row('By appliances', phasesText(demand.byAppliances)),
+      ...assumedRows(survey),
       ...survey.measurements.map(measuredRow),
     ],
   };
+}
+
+/** Loads nobody has confirmed, said where the demand that rests on them stands. */
+function assumedRows({ loads }: Survey): Row[] {
+  const assumed = loads.filter((load) => load.assumed);
+  if (assumed.length === 0) return [];
+  const names = assumed.map((load) => load.label ?? CLASS_NAMES[load.class]);
+  return [row('Assumed', `${assumed.length} of ${loads.length} loads`, names.join(', '))];
 }
 
 const MEASURED: Readonly<Record<Measurement['kind'], string>> = {
@@ -210,6 +247,7 @@ function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileN
 function routeSection({ route, demand, rulePack }: Assessment): Section {
   return {
     title: 'Route to the network operator',
+    derived: true,
     rows: [
       row('Route', route.words, `Rule pack ${rulePack.id}, version ${rulePack.version}`),
       ...route.triggers.map(({ title, evidence, state }) =>
@@ -217,7 +255,7 @@ function routeSection({ route, demand, rulePack }: Assessment): Section {
       ),
       ...(demand.limiter.kind === 'none'
         ? []
-        : [row('Limiter', demand.limiter.holds ? 'Holds' : 'Does not hold', demand.limiter.why)]),
+        : [row('Limiter', answerWords(demand.limiter.holds), demand.limiter.why)]),
     ],
   };
 }
@@ -226,6 +264,7 @@ function findingsSection({ findings }: Assessment): Section {
   const words = { danger: 'Danger', act: 'To be done', ask: 'Open question', note: 'Noted' };
   return {
     title: 'Findings',
+    derived: true,
     rows: findings.map(({ grade, title, remedy }) => row(words[grade], title, remedy)),
   };
 }

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assessment';
 import { highestElectrode, highestZe } from '../circuit/origin';
-import { OPEN_PEN_NAMES } from '../earthing/open-pen';
+import { OPEN_PEN_NAMES, type OpenPenAssessment } from '../earthing/open-pen';
 import { EARTHING_SIGN_MEANINGS } from '../earthing/signs';
 import { BONDED_PART_NAMES, INCOMING_NAMES } from '../survey/earthing-words';
 import type { Proposal } from '../survey/proposal';
@@ -49,7 +49,8 @@ export function earthingSection(survey: Survey, { earthing: assessed }: Assessme
 const ANSWERS = { yes: 'yes', no: 'no', unknown: 'not known' } as const;
 
 /** How a vehicle outdoors is protected against an open PEN conductor, and why so. */
-export function openPenRows({ openPen, pen }: Proposal): Row[] {
+export function openPenRows({ openPen, pen }: Proposal, assessed: OpenPenAssessment | undefined): Row[] {
+  const way = assessed?.ways.find(({ method }) => method === openPen);
   const details = [
     pen?.reason,
     pen?.detection && `notices by ${pen.detection.replace('-', ' ')}`,
@@ -58,5 +59,13 @@ export function openPenRows({ openPen, pen }: Proposal): Row[] {
     pen?.islandDistanceM === undefined ? undefined : `${pen.islandDistanceM} m to metal earthed through the supply`,
     pen?.secondEarthPath && `second earth path: ${ANSWERS[pen.secondEarthPath]}`,
   ];
-  return [row('Open-PEN protection', openPen && OPEN_PEN_NAMES[openPen], details.filter(Boolean).join('; '))];
+  // Never said without how far it is shown: a way that is chosen protects nobody by being chosen.
+  const shown = { suits: 'OK', 'does-not': 'Fails', 'not-known': 'Not known yet' };
+  const state = way && assessed?.need === 'needed' ? `${shown[way.state]}: ${way.reasons[0] ?? ''}` : undefined;
+  const text =
+    openPen &&
+    (way && way.state !== 'suits' && assessed?.need === 'needed'
+      ? `${OPEN_PEN_NAMES[openPen]} (${way.state === 'does-not' ? 'fails' : 'not confirmed'})`
+      : OPEN_PEN_NAMES[openPen]);
+  return [row('Open-PEN protection', text, [state, ...details].filter(Boolean).join('; '))];
 }

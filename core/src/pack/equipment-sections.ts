@@ -1,3 +1,5 @@
+import type { Assessment } from '../assessment';
+import { answerWords } from '../grounds/verdict';
 import { exportTotal } from '../route/export';
 import { HARMONICS_NAMES, isCharger, isGeneration, KIND_NAMES } from '../survey/kinds';
 import { isUpgradeOnly, type Proposal } from '../survey/proposal';
@@ -10,7 +12,11 @@ import { NOT_KNOWN, row, type Row, type Section } from './rows';
 const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
 
 /** One piece of new equipment: its plate, what operators ask of its kind, how it is limited. */
-export function equipmentSection(proposal: Proposal, { earthing, supply }: Survey): Section {
+export function equipmentSection(
+  proposal: Proposal,
+  { earthing, supply }: Survey,
+  { earthing: assessed, demand }: Assessment,
+): Section {
   const { limiter } = proposal;
   const clampNode = supply.nodes.find(({ id }) => id === limiter.clampNodeId);
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
@@ -34,13 +40,17 @@ export function equipmentSection(proposal: Proposal, { earthing, supply }: Surve
       // Nothing to protect against where the earth is not taken from the supply's neutral.
       ...(!isCharger(proposal) || earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt'
         ? []
-        : openPenRows(proposal)),
+        : openPenRows(
+            proposal,
+            assessed.openPen.find(({ proposalId }) => proposalId === proposal.id),
+          )),
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
       ...(limiter.kind === 'clamp'
         ? [
             row('Managed by clamp: set-point', amperes(limiter.setPointA)),
             row('Fail-safe current', amperes(limiter.failSafeA)),
             row('Clamp on', clampNode && (clampNode.label ?? NODE_NAMES[clampNode.kind])),
+            row('Keeps the supply within its rating', answerWords(demand.limiter.holds), demand.limiter.why),
             ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
           ]
         : []),
@@ -62,9 +72,9 @@ function operatorRows(proposal: Proposal): Row[] {
     ...(isGeneration(proposal)
       ? [
           row(
-            'Export, each phase',
-            amperes(exportA ?? ratedA),
-            exportA === undefined ? 'its rating; no lower setting is recorded' : 'as it is set',
+            'Capacity, each phase',
+            amperes(ratedA),
+            exportA === undefined ? 'its rating; no limit on its export is recorded' : `export limited to ${exportA} A`,
           ),
         ]
       : [row('Can export', canExport && ANSWER_WORDS[canExport], exportA === undefined ? undefined : `${exportA} A`)]),

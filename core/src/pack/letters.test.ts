@@ -93,22 +93,26 @@ describe('what changed since the last pack', () => {
   });
 });
 
-it('a signature is a name or a line longer than a dot', () => {
-  expect(isSigned({ kind: 'typed', name: ' ' })).toBe(false);
-  expect(isSigned({ kind: 'typed', name: 'A. Person' })).toBe(true);
-  expect(isSigned({ kind: 'drawn', strokes: [[[1, 1]]] })).toBe(false);
+it('a signature is the signer’s own name or a line longer than a dot', () => {
+  const signed = (name: string): boolean => isSigned({ kind: 'typed', name }, 'Anna Përson-Smith');
+  expect(['Anna Përson-Smith', '  anna  person smith ', 'ANNA PERSON-SMITH'].map(signed)).toEqual([true, true, true]);
+  expect([' ', 'xx', 'Anna', 'Somebody Else'].map(signed)).toEqual([false, false, false, false]);
+  expect(isSigned({ kind: 'drawn', strokes: [[[1, 1]]] }, 'Anna')).toBe(false);
   expect(
-    isSigned({
-      kind: 'drawn',
-      strokes: [
-        [
-          [1, 1],
-          [2, 2],
-          [3, 3],
-          [4, 4],
-          [5, 5],
+    isSigned(
+      {
+        kind: 'drawn',
+        strokes: [
+          [
+            [1, 1],
+            [2, 2],
+            [3, 3],
+            [4, 4],
+            [5, 5],
+          ],
         ],
-      ],
-    }),
+      },
+      'Anna',
+    ),
   ).toBe(true);
 });

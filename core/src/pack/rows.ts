@@ -10,6 +10,8 @@ export interface Row {
 
 export interface Section {
   readonly title: string;
+  /** Decided from the facts rather than one of them: it follows when they change. */
+  readonly derived?: true;
   readonly rows: readonly Row[];
 }
 

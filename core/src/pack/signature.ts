@@ -17,9 +17,19 @@ export class Signature {
   @IsStrokes() strokes?: Stroke[];
 }
 
-/** Whether there is a signature in it: a name, or a line longer than a dot. */
-export function isSigned(signature: Signature): boolean {
-  if (signature.kind === 'typed') return (signature.name ?? '').trim().length > 1;
+/** A name as it is compared: whatever its case, its spaces and its accents. */
+function nameAs(text: string): string {
+  return text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[\s.’'-]+/g, ' ')
+    .trim()
+    .toLowerCase();
+}
+
+/** Whether there is a signature of this person in it: their own name typed, or a line longer than a dot drawn. */
+export function isSigned(signature: Signature, signer: string): boolean {
+  if (signature.kind === 'typed') return nameAs(signature.name ?? '') === nameAs(signer) && nameAs(signer) !== '';
   return (signature.strokes ?? []).reduce((points, stroke) => points + stroke.length, 0) >= 5;
 }
 

@@ -29,7 +29,7 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
         device?.kind === 'switch-fuse'
           ? `${device.label ?? NODE_NAMES[device.kind]} (solid link at the head)`
           : 'Cut-out fuse',
-        supply.ratingEstablished
+        supply.ratingEstablished === true
           ? `${supply.rating.value ?? ''} A`
           : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
         `Evidence: ${supply.evidence ?? 'none'}${device?.evidenceNote ? `; ${device.evidenceNote}` : ''}`,
@@ -40,7 +40,9 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
         .flatMap(({ id, label, ratingA }) => chainRow(survey, id, label, ratingA)),
       row(
         'Loop status',
-        intake.loop.status && LOOP_WORDS[intake.loop.status],
+        intake.loop.status === 'not-looped' && supply.loop !== 'own'
+          ? 'Recorded as not looped; not confirmed'
+          : intake.loop.status && LOOP_WORDS[intake.loop.status],
         intake.loop.evidence?.replaceAll('-', ' '),
       ),
       ...loopRows(survey, supply.sharedService),
@@ -54,8 +56,22 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
 function chainRow(survey: Survey, id: string, label: string, ratingA: number | null): Row[] {
   const node = survey.supply.nodes.find((each) => each.id === id);
   const cable = node && cableText(node);
-  if (ratingA === null && !cable) return [];
-  return [row(label, ratingA === null ? undefined : `${ratingA} A`, cable ? `Fed by ${cable}` : undefined)];
+  const rcd = node && rcdText(node);
+  if (ratingA === null && !cable && !rcd) return [];
+  const ticked = node?.checks?.some(({ assumed }) => assumed) ? 'some checks assumed: ticked together' : '';
+  const notes = [rcd, cable ? `Fed by ${cable}` : '', node?.planned ? 'to be fitted' : '', ticked].filter(Boolean);
+  return [row(label, ratingA === null ? undefined : `${ratingA} A`, notes.join('; '))];
+}
+
+/** What an RCD is, since its type decides what may stand behind it. */
+function rcdText(node: SupplyNode): string {
+  if (node.kind !== 'rcd' && node.deviceType !== 'rcbo' && node.residualMa === undefined) return '';
+  const parts = [
+    node.rcdType === undefined ? 'type not recorded' : `type ${node.rcdType}`,
+    node.residualMa === undefined ? 'residual current not recorded' : `${node.residualMa} mA`,
+    node.timeDelayed ? 'time-delayed' : '',
+  ];
+  return parts.filter((part) => part !== '').join(', ');
 }
 
 function cableText({ cable }: SupplyNode): string {

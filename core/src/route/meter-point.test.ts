@@ -13,6 +13,12 @@ describe('meter point number', () => {
     expect(meterPoint('97000000I2340')).toMatchObject({ fault: 'digit', says: '“I” is not a digit (place 9).' });
     expect(meterPoint('9700000012341')).toMatchObject({ fault: 'check', says: expect.stringContaining('should be 0') });
   });
+  it.each(['0000000000000', '0100000000005', '000000000000000000000'])(
+    '%s is no number, whatever its check digit',
+    (number) => {
+      expect(meterPoint(number).state).toBe('faulty');
+    },
+  );
   it('is missing while nothing is typed', () => {
     expect(meterPoint(undefined)).toEqual({ state: 'missing' });
     expect(meterPoint('   ')).toEqual({ state: 'missing' });

@@ -2,7 +2,7 @@
 
 export type MeterPoint =
   | { readonly state: 'missing' }
-  | { readonly state: 'faulty'; readonly fault: 'length' | 'digit' | 'check'; readonly says: string }
+  | { readonly state: 'faulty'; readonly fault: 'length' | 'digit' | 'area' | 'check'; readonly says: string }
   | { readonly state: 'good'; readonly core: string; readonly distributor: string };
 
 const WEIGHTS = [3, 5, 7, 13, 17, 19, 23, 29, 31, 37, 41, 43] as const;
@@ -28,6 +28,13 @@ export function meterPoint(typed: string | undefined): MeterPoint {
       says: `${digits.length} digits; the number has 13, or 21 with its top row.`,
     };
   const core = digits.slice(-13);
+  // Nobody is given a number that begins with noughts: it passes the check, and is none.
+  if (core.startsWith('0'))
+    return {
+      state: 'faulty',
+      fault: 'area',
+      says: `“${core.slice(0, 2)}” is no distributor’s area: read the number again.`,
+    };
   const expected = checkDigit(core);
   if (Number(core.charAt(12)) !== expected)
     return {

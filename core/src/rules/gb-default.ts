@@ -76,6 +76,7 @@ export const gbDefault: RulePack = {
   sureLogDays: { value: 28, source: 'house rule: four whole weeks' },
   leastLogCoveragePercent: { value: 90, source: 'house rule' },
   deadLogA: { value: 0.5, source: 'house rule: a home that is lived in never stays under this' },
+  plausiblePeakA: { value: [1, 400], source: 'house rule: a kettle is 13 A, and a whole-current supply under 400 A' },
   frozenLogHours: { value: 24, source: 'house rule: no home takes the same current for a whole day' },
   fallbackFuseA: { value: 60, source: 'house rule: smallest cut-out fuse in usual use' },
   largestUsualFuseA: { value: 100, source: 'largest cut-out fuse in usual use' },

@@ -58,6 +58,8 @@ export interface RulePack {
   readonly sureLogDays: Ruled<number>;
   /** A log that never passes this has measured nothing: the clamp was off, open or on the wrong conductor. */
   readonly deadLogA: Ruled<number>;
+  /** Between what the peak of a supply usually lies, in amperes a phase: beyond it a unit or a mark is doubted. */
+  readonly plausiblePeakA: Ruled<readonly [number, number]>;
   /** How long a current may stand still before the log is doubted, in hours. */
   readonly frozenLogHours: Ruled<number>;
   /** How much of its span a log must cover to declare from it, in percent. */

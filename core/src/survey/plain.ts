@@ -23,9 +23,16 @@ export function isObject(value: unknown): value is Record<string, unknown> {
 /** A short rendering of a value for a message; never the whole of a long one. */
 export function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
+  // What is nested deeper than any survey is named, not spelled out: spelling it out may never come back.
+  if (isDeeper(value, DEEPEST)) return Array.isArray(value) ? 'a deeply nested list' : 'a deeply nested object';
   // Not a JSON value at all (a function, say) has no text; its kind is named instead.
   const text = (JSON.stringify(value) as string | undefined) ?? typeof value;
   return text.length > 40 ? `${text.slice(0, 37)}…` : text;
+}
+
+function isDeeper(value: unknown, levels: number): boolean {
+  if (typeof value !== 'object' || value === null) return false;
+  return levels === 0 || Object.values(value).some((member) => isDeeper(member, levels - 1));
 }
 
 /** The JSON path of a member: `$.loads[3].powerW`. */

@@ -12,6 +12,13 @@ function faultsOf(reading: Reading): string[] {
 }
 const faults = (input: unknown): string[] => faultsOf(readSurvey(input));
 
+/** Lists within lists, so many deep. */
+function nested(levels: number): unknown {
+  let made: unknown = [];
+  for (let level = 1; level < levels; level += 1) made = [made];
+  return made;
+}
+
 describe('reading a survey', () => {
   it('fills what is absent with empty parts and keeps unknown fields unknown', () => {
     const reading = readSurvey(head);
@@ -61,6 +68,7 @@ describe('reading a survey', () => {
 
   it.each<[string, unknown, string]>([
     ['a list', [], '$: is []; expected a survey object'],
+    ['ten thousand nested lists', nested(10_000), '$: is a deeply nested list; expected a survey object'],
     ['null', null, '$: is null; expected a survey object'],
     ['no format', { version: 1 }, '$.format: is missing; expected "keen-gauge-survey"'],
     ['a later version', { ...head, version: 2 }, '$.version: is 2; expected 1'],

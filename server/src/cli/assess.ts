@@ -52,7 +52,7 @@ async function read(file: string): Promise<unknown> {
 
 async function logOf(path: string, pack: RulePack): Promise<LogReport> {
   try {
-    return await analyseFile(path, pack.nominalVoltageV.value);
+    return await analyseFile(path, pack);
   } catch (error) {
     return refuse(
       `--log: ${error instanceof Error ? error.message : 'cannot be read'}; expected a log of amperes, watts or energy`,
@@ -68,9 +68,9 @@ function freshLogId({ measurements }: Survey): string {
 
 /** What is left to look at and ask, by place, in the order that saves steps. */
 function stopsOf(survey: Survey, assessment: Assessment): object[] {
-  return lookList(survey, assessment).map(({ name, findings }) => ({
+  return lookList(survey, assessment).map(({ name, questions }) => ({
     name,
-    questions: findings.map(({ id, title, remedy, subjectId }) => ({ id, title, remedy, subjectId })),
+    questions: questions.map(({ id, title, remedy, subjectId }) => ({ id, title, remedy, subjectId })),
   }));
 }
 
@@ -94,7 +94,7 @@ async function main(): Promise<void> {
   const log = asked.values.log === undefined ? undefined : await logOf(asked.values.log, pack);
   if (log)
     survey.measurements.push({
-      ...measurementOf(log.analysis, freshLogId(survey)),
+      ...measurementOf(log.analysis, freshLogId(survey), log.openDoubts),
       fileName: basename(asked.values.log ?? ''),
     });
   const assessment = assess(survey, pack);
@@ -110,6 +110,11 @@ async function main(): Promise<void> {
   };
   process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`);
 }
+
+// Whoever reads may have had enough: a pipe that is closed is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+});
 
 main().catch((error: unknown) => {
   if (error instanceof Refusal) for (const line of error.lines) console.error(line);

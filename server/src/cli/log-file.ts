@@ -1,7 +1,16 @@
 import { analyseLog, type LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
+import {
+  analysisDoubts,
+  isDoubted,
+  otherReadings,
+  outcomeOf,
+  type ReadingOutcome,
+} from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import type { LogDoubt } from '@keen-gauge/core/survey/words';
 import { readFile } from 'node:fs/promises';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/node';
@@ -10,30 +19,46 @@ import readWorkbook from 'read-excel-file/node';
 export interface LogReport {
   readonly mapping: LogMapping;
   readonly doubts: readonly string[];
+  /** Why the log may not be what it seems; it gives no figure until each is settled. */
+  readonly openDoubts: readonly LogDoubt[];
+  /** What each reading of the file that is possible would come to, the one taken first; empty where there is only one. */
+  readonly readings: readonly ReadingOutcome[];
   readonly analysis: LogAnalysis;
 }
 
 const PREVIEW_ROWS = 400;
 
 /** Analyses the log in a file, read as guessed. Throws with a sentence where there is no log in it. */
-export async function analyseFile(path: string, volts: number): Promise<LogReport> {
+export async function analyseFile(path: string, pack: RulePack): Promise<LogReport> {
   const bytes = await readFile(path).catch((error: unknown) => {
     throw new Error(`cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'})`);
   });
-  return analyseBytes(bytes, volts);
+  return analyseBytes(bytes, pack);
 }
 
 /** The same for a file that is in hand already. */
-export async function analyseBytes(bytes: Buffer, volts: number): Promise<LogReport> {
+export async function analyseBytes(bytes: Buffer, pack: RulePack): Promise<LogReport> {
   const workbook = bytes.subarray(0, 2).toString('latin1') === 'PK';
   const rows = workbook ? await workbookRows(bytes) : textRows(bytes);
   const guess = guessMapping(rows.slice(0, PREVIEW_ROWS));
   if (!guess) throw new Error('has no column of times beside a column of numbers');
-  const reader = new LogReader(guess.mapping, volts);
-  reader.add(rows);
-  const analysis = analyseLog(reader.finish());
-  if (Object.keys(analysis.phases).length === 0) throw new Error('holds no reading that can be used');
-  return { ...guess, analysis };
+  const read = (mapping: LogMapping): LogAnalysis => {
+    const reader = new LogReader(mapping, pack.nominalVoltageV.value);
+    reader.add(rows);
+    return analyseLog(reader.finish());
+  };
+  const analysis = read(guess.mapping);
+  if (Object.keys(analysis.phases).length === 0 && analysis.faults.impossible.count === 0)
+    throw new Error('holds no reading that can be used');
+  const taken = outcomeOf('as it was read', analysis, pack);
+  const others = otherReadings(guess.mapping, rows)
+    .map(({ doubt, says, mapping }) => ({ doubt, outcome: outcomeOf(says, read(mapping), pack) }))
+    .filter(({ doubt, outcome }) => isDoubted(doubt, taken, outcome));
+  const openDoubts = [
+    ...new Set([...others.map(({ doubt }) => doubt), ...analysisDoubts(analysis, guess.mapping.accumulating, pack)]),
+  ];
+  const readings = others.length === 0 ? [] : [taken, ...others.map(({ outcome }) => outcome)];
+  return { ...guess, openDoubts, readings, analysis };
 }
 
 function textRows(bytes: Buffer): string[][] {

@@ -1,4 +1,4 @@
-import { stageOf, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { daysOf, stageOf, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { PoolClient } from 'pg';
 import { audit } from '../audit/queries';
 import type { Asker } from '../db/firm-scope';
@@ -33,13 +33,14 @@ export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent)
   );
   if (entered.rowCount !== 1) return;
   // Where the entry that put it further is withdrawn, it is as it was signed, or before that.
+  const events = await eventsOf(db, event.jobId);
   await db.query(
-    `UPDATE jobs SET changed_at = now(),
+    `UPDATE jobs SET changed_at = now(), answer = $3,
             state = coalesce($2, CASE WHEN state IN ('to-survey', 'surveying', 'signed-off') THEN state
                                       WHEN EXISTS (SELECT 1 FROM packs k WHERE k.job_id = jobs.id) THEN 'signed-off'
                                       ELSE 'surveying' END)
       WHERE id = $1`,
-    [event.jobId, stageOf(await eventsOf(db, event.jobId))],
+    [event.jobId, stageOf(events), daysOf(events).answer ?? null],
   );
   await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
 }

@@ -1,12 +1,6 @@
 import { isDay } from '@keen-gauge/core/calendar/days';
-import {
-  ANSWERS_OF_OPERATOR,
-  CONDITIONS,
-  EVENT_KINDS,
-  type AnswerOfOperator,
-  type Condition,
-  type EventKind,
-} from '@keen-gauge/core/calendar/job-events';
+import { CONDITIONS, EVENT_KINDS, type Condition, type EventKind } from '@keen-gauge/core/calendar/job-events';
+import { ANSWERS_OF_OPERATOR, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import { IsIn, IsNumber, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { Router, type Request } from 'express';
 import type { Pool, PoolClient } from 'pg';
@@ -16,6 +10,7 @@ import { bodyAs } from '../http/body';
 import { invalid, notFound, Problem } from '../http/problem';
 import { owedBy } from './owed';
 import { jobById } from '../jobs/queries';
+import { olderThanSurvey } from '../operator/routes';
 import { eventsOf, insertEvent } from './queries';
 
 class EventBody {
@@ -68,6 +63,7 @@ export function eventRoutes(pool: Pool): Router {
       const known = await eventsOf(db, jobId);
       if (kind === 'withdrawn' && !known.some((each) => each.id === details.withdraws && each.kind !== 'withdrawn'))
         throw invalid([{ path: '$.withdraws', wrong: 'is no entry of this job', expected: 'the id of one' }]);
+      if (kind === 'sent' || kind === 'notice-sent') await olderThanSurvey(db, jobId, details.note);
       if (kind === 'closed' && !details.note) {
         const owed = await owedBy(db, jobId);
         if (owed.length > 0)

@@ -1,3 +1,4 @@
+import type { AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import type { JobSummary } from './summary';
@@ -10,11 +11,13 @@ export interface JobRow {
   readonly wanted: string;
   readonly route: string;
   readonly nextQuestion: string | null;
+  /** What the operator answered last, to what was sent last; null while it has not. */
+  readonly answer: AnswerOfOperator | null;
   readonly changedAt: Date;
   readonly createdBy: string;
 }
 
-const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.route, j.next_question AS "nextQuestion",
+const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.route, j.next_question AS "nextQuestion", j.answer,
   j.changed_at AS "changedAt", p.name AS "createdBy"`;
 
 /** The firm's jobs, last changed first, whose number, place or wish contains every word searched for. */

@@ -13,7 +13,9 @@ export interface JobSummary {
 /** The survey in short, under the firm's rules. `place` falls back to what the job was called when it was made. */
 export function summarise(survey: Survey, pack: RulePack, place: string): JobSummary {
   const assessment = assess(survey, pack);
-  const open = assessment.findings.find(({ grade }) => grade !== 'note');
+  const standing = assessment.findings.filter(({ grade }) => grade !== 'note');
+  // What the decision waits for before what only the form does.
+  const open = standing.find(({ on }) => on !== 'form' && on !== 'workmanship') ?? standing[0];
   const { addressLine1, town } = survey.place;
   return {
     route: assessment.route.way,

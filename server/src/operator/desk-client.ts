@@ -1,9 +1,5 @@
-import {
-  ANSWERS_OF_OPERATOR,
-  CONDITIONS,
-  type AnswerOfOperator,
-  type Condition,
-} from '@keen-gauge/core/calendar/job-events';
+import { CONDITIONS, type Condition } from '@keen-gauge/core/calendar/job-events';
+import { ANSWERS_OF_OPERATOR, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import { isDay } from '@keen-gauge/core/calendar/days';
 
 /** Speaking to an operator’s desk; see docs/formats/operator.md. Nothing it says is believed before it is checked. */

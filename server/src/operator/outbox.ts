@@ -1,4 +1,5 @@
-import { OPERATOR_ANSWER_NAMES, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { OPERATOR_ANSWER_NAMES } from '@keen-gauge/core/calendar/operator-answers';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { createHash } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';

@@ -1,7 +1,7 @@
 import { meterPoint } from '@keen-gauge/core/route/meter-point';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { daysOf } from '@keen-gauge/core/calendar/job-events';
-import { IsUUID } from 'class-validator';
+import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router } from 'express';
 import type { Pool, PoolClient } from 'pg';
 import { audit } from '../audit/queries';
@@ -13,6 +13,7 @@ import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
 import { packBundleOf, packById, packFile, packsOf } from '../packs/queries';
+import { sinceSigned } from '../packs/since';
 import { addressFor, type OperatorAddresses } from './addresses';
 import { addMessage, conversationsOf, insertSubmission, settle, submissionById } from './queries';
 
@@ -20,6 +21,11 @@ class HandInBody {
   /** Made by the sender, so that the request sent twice asks once. */
   @IsUUID(undefined, { message: 'a UUID' }) id: string;
   @IsUUID(undefined, { message: 'the id of a pack' }) packId: string;
+  /** Why a pack is sent although the survey has changed since it was signed. */
+  @IsOptional()
+  @IsString({ message: 'text' })
+  @MaxLength(1000, { message: 'at most 1000 characters' })
+  reason?: string;
 }
 
 /** A job’s packs handed in over the operator’s link: asking for it, stopping it, and what was said. */
@@ -40,12 +46,16 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
   router.post('/', async (request, response) => {
     const asker = askerOf(request);
     const jobId = idParameter(request, 'jobId', 'job');
-    const { id, packId } = bodyAs(HandInBody, request.body);
+    const { id, packId, reason } = bodyAs(HandInBody, request.body);
     const conversations = await inFirm(pool, asker, async (db) => {
       const area = await mayBeHandedIn(db, jobId, packId, addresses);
+      const stale = await olderThanSurvey(db, jobId, reason);
       if (await insertSubmission(db, asker, { id, jobId, packId, area })) {
         const pack = await packById(db, packId);
-        await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(pack?.number ?? 0) });
+        await audit(db, asker, jobId, 'hand-in-asked', {
+          pack: packNumber(pack?.number ?? 0),
+          ...(stale === undefined ? {} : { changedSince: stale }),
+        });
       } else {
         const known = (await conversationsOf(db, jobId)).find((each) => each.packId === packId);
         if (known?.state === 'stopped') {
@@ -112,6 +122,23 @@ async function mayBeHandedIn(
   if (addressFor(addresses, area) === undefined)
     throw new Problem(409, 'No link', 'There is no link to the operator of this area. Send it by hand and enter that.');
   return area;
+}
+
+/** A pack older than the survey’s facts is not sent without a reason; the reason given, where one was needed. */
+export async function olderThanSurvey(
+  db: PoolClient,
+  jobId: string,
+  reason: string | undefined,
+): Promise<string | undefined> {
+  const since = await sinceSigned(db, jobId);
+  if (!since || since.lines.length === 0) return undefined;
+  if (reason?.trim()) return reason.trim();
+  throw new Problem(
+    409,
+    'Older than the survey',
+    `The survey has changed since ${packNumber(since.number)} was signed. Sign again, or say why it is sent as it is.`,
+    { changed: since.lines },
+  );
 }
 
 /** The area of a pack’s meter point, as it was signed; empty where it had none that checks. */

@@ -1,5 +1,5 @@
 import { Signature } from '@keen-gauge/core/pack/signature';
-import { Part } from '@keen-gauge/core/survey/fields';
+import { ListOf, Part } from '@keen-gauge/core/survey/fields';
 import { coveringMessage } from '@keen-gauge/core/pack/files';
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
@@ -14,6 +14,16 @@ import { headOf } from '../surveys/queries';
 import { wholeBundle } from './bundle';
 import { packBundleOf, packContent, packFile, packsOf, type PackFile } from './queries';
 import { signOff } from './sign-off';
+import { sinceSigned } from './since';
+
+class AnswerBody {
+  @IsString({ message: 'the key of what is missing' })
+  @MaxLength(200, { message: 'at most 200 characters' })
+  key: string;
+  @IsString({ message: 'text' })
+  @MaxLength(1000, { message: 'at most 1000 characters' })
+  reason: string;
+}
 
 class SignOffBody {
   @IsUUID(undefined, { message: 'a UUID' }) revisionId: string;
@@ -21,6 +31,7 @@ class SignOffBody {
   @IsString({ message: 'text' })
   @MaxLength(1000, { message: 'at most 1000 characters' })
   reason?: string;
+  @ListOf(() => AnswerBody, 500) reasons?: AnswerBody[];
   @Part(() => Signature) signature?: Signature;
 }
 
@@ -35,6 +46,15 @@ export function jobPackRoutes(pool: Pool): Router {
       return packsOf(db, jobId);
     });
     response.json({ packs });
+  });
+
+  router.get('/since', async (request, response) => {
+    const jobId = idParameter(request, 'jobId', 'job');
+    const since = await inFirm(pool, askerOf(request), async (db) => {
+      if (!(await headOf(db, jobId))) throw notFound('job');
+      return sinceSigned(db, jobId);
+    });
+    response.json({ since });
   });
 
   router.post('/', async (request, response) => {

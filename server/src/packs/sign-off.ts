@@ -3,9 +3,9 @@ import { packEntries } from '@keen-gauge/core/calendar/ics-events';
 import { daysOf } from '@keen-gauge/core/calendar/job-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
-import { composePack, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { composePack, type AnswerFor, type SignedBy } from '@keen-gauge/core/pack/compose';
 import { packTexts } from '@keen-gauge/core/pack/files';
-import { missingItems } from '@keen-gauge/core/pack/missing';
+import { missingItems, type Missing } from '@keen-gauge/core/pack/missing';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
@@ -30,6 +30,8 @@ import { insertPack, packById, packContent, packsOf, takePackNumber, type PackRo
 export interface SignOff {
   readonly revisionId: string;
   readonly reason?: string;
+  /** Why each thing that touches safety is answered for, by the key it is missing under. */
+  readonly reasons?: readonly { readonly key: string; readonly reason: string }[];
   readonly signature?: Signature;
 }
 
@@ -47,8 +49,8 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     if (!me || !head || !job) throw notFound('job');
     if (!me.maySignOff)
       throw new Problem(403, 'Not yours to sign', 'Ask someone in the firm who may sign surveys off.');
-    if (request.signature && !isSigned(request.signature))
-      throw new Problem(422, 'Not signed', 'Type your name or draw your signature.');
+    if (request.signature && !isSigned(request.signature, me.name))
+      throw new Problem(422, 'Not signed', `Type your own name, ${me.name}, or draw your signature.`);
     if (head.revisionId !== request.revisionId)
       throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
     const reading = readSurvey(head.survey);
@@ -56,20 +58,14 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
 
     const pack = rulesFor(reading.survey.place.meterPointNumber, await firmRules(db));
     const assessment = assess(reading.survey, pack);
-    const missing = missingItems(reading.survey, assessment);
-    // A reason is for what is missing; where nothing is, there is nothing to give a reason for.
-    const reason = missing.length > 0 ? request.reason?.trim() : undefined;
-    if (missing.length > 0 && !reason)
-      throw new Problem(422, 'Something is missing', 'Say why it is signed all the same, or fill in what is missing.', {
-        missing,
-        faults: [{ path: '$.reason', wrong: 'is missing', expected: 'why it is signed with items missing' }],
-      });
+    const { reason, answers } = answeredFor(missingItems(assessment), request);
     const signedBy: SignedBy = {
       firm: me.firm,
       name: me.name,
       registration: me.registration,
       at: new Date().toISOString(),
       ...(reason ? { reason } : {}),
+      ...(answers.length > 0 ? { answers } : {}),
       ...(request.signature ? { signature: request.signature } : {}),
     };
     const [before] = await packsOf(db, jobId);
@@ -131,9 +127,50 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       revision: head.seq,
       ...(request.signature ? { signature: request.signature.kind } : {}),
       ...(reason ? { reason } : {}),
+      ...(answers.length > 0 ? { answeredFor: answers } : {}),
     });
     const stored = await packById(db, id);
     if (!stored) throw notFound('pack');
     return stored;
   });
+}
+
+/** Shorter than this says nothing of why. */
+const LEAST_REASON = 10;
+
+/**
+ * The reasons a pack is signed for although something is missing: one for all of it, and for each thing that touches safety one of its own.
+ * Refused while any is not given.
+ */
+function answeredFor(
+  missing: readonly Missing[],
+  request: Pick<SignOff, 'reason' | 'reasons'>,
+): { readonly reason: string | undefined; readonly answers: readonly AnswerFor[] } {
+  // A reason is for what is missing; where nothing is, there is nothing to give a reason for.
+  if (missing.length === 0) return { reason: undefined, answers: [] };
+  const given = new Map(request.reasons?.map(({ key, reason }) => [key, reason.trim()]));
+  const safety = missing.filter((item) => item.safety);
+  const unanswered = safety.filter(({ key }) => (given.get(key)?.length ?? 0) < LEAST_REASON);
+  if (unanswered.length > 0)
+    throw new Problem(
+      422,
+      'Safety is not settled',
+      'Settle what touches safety, or give each a reason of its own: whoever signs answers for it.',
+      {
+        missing,
+        faults: unanswered.map(({ key, text }) => ({
+          path: '$.reasons',
+          wrong: `has no reason for “${key}”: ${text}`,
+          expected: `why it is signed all the same, in ${LEAST_REASON} letters or more`,
+        })),
+      },
+    );
+  const others = missing.length > safety.length;
+  const reason = request.reason?.trim() === '' ? undefined : request.reason?.trim();
+  if (others && !reason)
+    throw new Problem(422, 'Something is missing', 'Say why it is signed all the same, or fill in what is missing.', {
+      missing,
+      faults: [{ path: '$.reason', wrong: 'is missing', expected: 'why it is signed with items missing' }],
+    });
+  return { reason, answers: safety.map(({ key, text }) => ({ text, reason: given.get(key) ?? '' })) };
 }

@@ -1,6 +1,7 @@
 import { backPlan } from '@keen-gauge/core/calendar/back-plan';
 import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
-import { daysOf, OPERATOR_ANSWER_NAMES, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { daysOf, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { OPERATOR_ANSWER_NAMES } from '@keen-gauge/core/calendar/operator-answers';
 import { nextStep } from '@keen-gauge/core/calendar/next-step';
 import { Link } from 'react-router';
 import { STATION_NAMES } from '../stations/station-names';

@@ -1,10 +1,5 @@
-import {
-  CONDITION_NAMES,
-  EVENT_NAMES,
-  OPERATOR_ANSWER_NAMES,
-  standing,
-  type JobEvent,
-} from '@keen-gauge/core/calendar/job-events';
+import { CONDITION_NAMES, EVENT_NAMES, standing, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { OPERATOR_ANSWER_NAMES } from '@keen-gauge/core/calendar/operator-answers';
 import { Paperclip } from 'lucide-react';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';

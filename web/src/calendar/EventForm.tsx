@@ -1,15 +1,5 @@
-import {
-  ANSWERS_OF_OPERATOR,
-  CONDITION_NAMES,
-  CONDITIONS,
-  EVENT_KINDS,
-  EVENT_NAMES,
-  OPERATOR_ANSWER_NAMES,
-  type AnswerOfOperator,
-  type Condition,
-  type EventKind,
-  type JobEvent,
-} from '@keen-gauge/core/calendar/job-events';
+import { CONDITION_NAMES, CONDITIONS, EVENT_KINDS, EVENT_NAMES, type Condition, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
+import { ANSWERS_OF_OPERATOR, OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { ServerProblem } from '../api/client';

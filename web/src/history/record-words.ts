@@ -1,9 +1,5 @@
-import {
-  EVENT_NAMES,
-  OPERATOR_ANSWER_NAMES,
-  type AnswerOfOperator,
-  type EventKind,
-} from '@keen-gauge/core/calendar/job-events';
+import { EVENT_NAMES, type EventKind } from '@keen-gauge/core/calendar/job-events';
+import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import { OPTION_NAMES, type OptionKind } from '@keen-gauge/core/survey/option-words';
 import { dayWords } from '../calendar/day-words';
 import type { RecordEntry } from '../api/record';

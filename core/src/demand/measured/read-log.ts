@@ -159,9 +159,12 @@ export class LogReader {
     const [negative, impossible] = [new Count(), new Count()];
     const amperes: Partial<Record<Phase, Float32Array>> = {};
     let stuck = 0;
+    let reset = 0;
+    const [frozen, nought, dead] = [new Longest(), new Longest(), new Longest()];
     this.mapping.values.forEach(({ phase }, at) => {
       const raw = (this.columns[at] ?? new Float32Array()).slice(0, this.length);
       const values = this.inAmperes(raw, times, intervalS);
+      if (this.mapping.accumulating) reset += stepsBack(raw);
       for (let index = 0; index < values.length; index += 1) {
         const value = values[index] ?? NaN;
         if (value < 0) negative.add(index + 1 + this.mapping.skipRows);
@@ -171,6 +174,7 @@ export class LogReader {
         if (this.faultTimes.length < TIMES_KEPT) this.faultTimes.push(times[index] ?? 0);
       }
       stuck += stuckStretches(values, times);
+      stretches(values, times, intervalS, frozen, nought, dead);
       amperes[phase] = values;
     });
     return {
@@ -185,6 +189,10 @@ export class LogReader {
         at: this.faultTimes,
         ...gapsOf(times, intervalS),
         stuck,
+        reset,
+        frozenS: frozen.seconds,
+        noughtS: nought.seconds,
+        deadS: dead.seconds,
       },
     };
   }
@@ -246,5 +254,52 @@ function stuckStretches(values: Float32Array, times: Float64Array): number {
       told = true;
     }
   }
+  return found;
+}
+
+/** The longest time something went on for. */
+class Longest {
+  seconds = 0;
+  private sinceS: number | null = null;
+
+  /** Whether it goes on at this moment, which stands for so many seconds. */
+  at(goesOn: boolean, nowS: number, forS: number): void {
+    if (!goesOn) this.sinceS = null;
+    else {
+      this.sinceS ??= nowS;
+      this.seconds = Math.max(this.seconds, nowS + forS - this.sinceS);
+    }
+  }
+}
+
+/** Under this a reading is the noise of the clamp, in amperes. */
+const NOISE_A = 0.3;
+
+/** How long a current stood still, was nought, or was no more than noise, at the longest. What is missing ends each. */
+function stretches(
+  values: Float32Array,
+  times: Float64Array,
+  intervalS: number,
+  frozen: Longest,
+  nought: Longest,
+  dead: Longest,
+): void {
+  let before = NaN;
+  for (let at = 0; at < values.length; at += 1) {
+    const value = values[at] ?? NaN;
+    const now = times[at] ?? 0;
+    frozen.at(value > 0 && value === before, now, intervalS);
+    nought.at(value === 0, now, intervalS);
+    dead.at(value < NOISE_A, now, intervalS);
+    before = value;
+  }
+  // The next line begins anew.
+  for (const each of [frozen, nought, dead]) each.at(false, 0, 0);
+}
+
+/** How often a register that only rises goes back. */
+function stepsBack(raw: Float32Array): number {
+  let found = 0;
+  for (let at = 1; at < raw.length; at += 1) if ((raw[at] ?? NaN) < (raw[at - 1] ?? NaN)) found += 1;
   return found;
 }

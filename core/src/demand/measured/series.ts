@@ -21,6 +21,12 @@ export interface LogFaults {
   readonly gapSeconds: number;
   /** Stretches of more than six hours in which a current that is not nought never moved. */
   readonly stuck: number;
+  /** The longest time for which a current that is not nought never moved, for which there was none, and for which there was next to none. */
+  readonly frozenS: number;
+  readonly noughtS: number;
+  readonly deadS: number;
+  /** Times a register that only rises went back. */
+  readonly reset: number;
 }
 
 export interface FaultCount {

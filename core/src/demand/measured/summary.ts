@@ -1,5 +1,5 @@
 import type { Measurement } from '../../survey/measurement';
-import type { Phase } from '../../survey/words';
+import type { LogDoubt, Phase } from '../../survey/words';
 import type { LogAnalysis } from './analyse';
 
 /** Two decimals: a log is no better than that. */
@@ -8,7 +8,7 @@ function rounded(value: number): number {
 }
 
 /** What a survey keeps of a log: its figures and how far they reach. The file itself is kept beside the survey. */
-export function measurementOf(analysis: LogAnalysis, id: string): Measurement {
+export function measurementOf(analysis: LogAnalysis, id: string, doubts: readonly LogDoubt[] = []): Measurement {
   const { faults, intervalS } = analysis;
   const moment = (seconds: number): string => new Date(seconds * 1000).toISOString();
   const phases = Object.entries(analysis.phases) as [Phase, NonNullable<LogAnalysis['phases']['L1']>][];
@@ -35,6 +35,7 @@ export function measurementOf(analysis: LogAnalysis, id: string): Measurement {
     intervalS: Math.min(86_400, intervalS),
     days: analysis.days,
     winterDays: analysis.winterDays,
+    ...(doubts.length > 0 ? { doubts: [...doubts] } : {}),
     coveragePercent: rounded(analysis.coverage * 100),
     unusable:
       faults.noTime.count +
