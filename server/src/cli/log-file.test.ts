@@ -1,3 +1,4 @@
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -16,7 +17,7 @@ function written(dialect: Dialect, days = 9, everyS = 60): string {
 
 describe('a log on the command line', () => {
   it.each(DIALECTS)('%s is read as it was written, clock change and all', async (dialect) => {
-    const { mapping, analysis } = await analyseFile(written(dialect), 230);
+    const { mapping, analysis } = await analyseFile(written(dialect), gbDefault);
     const perDay = mapping.layout === 'wide' ? 48 : 1440;
     expect(analysis.samples).toBeGreaterThan(perDay * 9 * 0.99);
     // The local days of March's change-over are whole all the same; the first and last may be cut by an hour.
@@ -32,7 +33,7 @@ describe('a log on the command line', () => {
 
   it('means the same in every dialect of one house: half-hour means agree', async () => {
     const mean = async (dialect: Dialect): Promise<number> =>
-      (await analyseFile(written(dialect), 230)).analysis.phases.L1?.mean30A ?? NaN;
+      (await analyseFile(written(dialect), gbDefault)).analysis.phases.L1?.mean30A ?? NaN;
     const plain = await mean('plain');
     expect(await mean('comma')).toBeCloseTo(plain, 1);
     expect(Math.abs((await mean('nasty')) - plain)).toBeLessThan(1.5);
@@ -41,7 +42,7 @@ describe('a log on the command line', () => {
   });
 
   it('counts the nasty one’s faults', async () => {
-    const { faults } = (await analyseFile(written('nasty'), 230)).analysis;
+    const { faults } = (await analyseFile(written('nasty'), gbDefault)).analysis;
     for (const count of [faults.noTime, faults.noNumber, faults.negative]) expect(count.count).toBeGreaterThan(3);
     expect(faults.repeated.count + faults.backward.count).toBeGreaterThan(3);
     expect(faults.gaps).toBeGreaterThan(3);
@@ -56,7 +57,7 @@ describe('a log on the command line', () => {
   ])('refuses %s in a sentence', async (what, bytes, says) => {
     const path = join(folder, `bad-${what.replaceAll(' ', '-')}`);
     writeFileSync(path, bytes);
-    await expect(analyseFile(path, 230)).rejects.toThrow(says);
+    await expect(analyseFile(path, gbDefault)).rejects.toThrow(says);
   });
 
   it('is read from a workbook as well', async () => {
@@ -89,7 +90,7 @@ describe('a log on the command line', () => {
     zip.end();
     const path = join(folder, 'book.xlsx');
     writeFileSync(path, await buffer(zip.outputStream));
-    const { mapping, analysis } = await analyseFile(path, 230);
+    const { mapping, analysis } = await analyseFile(path, gbDefault);
     expect(mapping).toMatchObject({ timeFormat: 'spreadsheet', skipRows: 1, unit: 'A' });
     expect(analysis.phases.L1?.peakA).toBe(14);
     expect(analysis.samples).toBe(600);
@@ -99,6 +100,6 @@ describe('a log on the command line', () => {
     const path = join(folder, 'nought.csv');
     const minutes = Array.from({ length: 60 }, (_, at) => `2026-01-05T00:${String(at).padStart(2, '0')}:00Z,0`);
     writeFileSync(path, ['time,A', ...minutes].join('\n'));
-    expect((await analyseFile(path, 230)).analysis.phases.L1?.peakA).toBe(0);
+    expect((await analyseFile(path, gbDefault)).analysis.phases.L1?.peakA).toBe(0);
   });
 });

@@ -1,28 +1,17 @@
 import { analyseLog, type LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
-import {
-  analysisDoubts,
-  isDoubted,
-  otherReadings,
-  outcomeOf,
-  type ReadingOutcome,
-} from '@keen-gauge/core/demand/measured/possible-readings';
+import { logDoubts, otherReadings, outcomeOf, type LogDoubts } from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import type { LogDoubt } from '@keen-gauge/core/survey/words';
 import { readFile } from 'node:fs/promises';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/node';
 
 /** A log as read on the command line: how it was read, what was doubtful about that, and what is in it. */
-export interface LogReport {
+export interface LogReport extends LogDoubts {
   readonly mapping: LogMapping;
   readonly doubts: readonly string[];
-  /** Why the log may not be what it seems; it gives no figure until each is settled. */
-  readonly openDoubts: readonly LogDoubt[];
-  /** What each reading of the file that is possible would come to, the one taken first; empty where there is only one. */
-  readonly readings: readonly ReadingOutcome[];
   readonly analysis: LogAnalysis;
 }
 
@@ -51,14 +40,11 @@ export async function analyseBytes(bytes: Buffer, pack: RulePack): Promise<LogRe
   if (Object.keys(analysis.phases).length === 0 && analysis.faults.impossible.count === 0)
     throw new Error('holds no reading that can be used');
   const taken = outcomeOf('as it was read', analysis, pack);
-  const others = otherReadings(guess.mapping, rows)
-    .map(({ doubt, says, mapping }) => ({ doubt, outcome: outcomeOf(says, read(mapping), pack) }))
-    .filter(({ doubt, outcome }) => isDoubted(doubt, taken, outcome));
-  const openDoubts = [
-    ...new Set([...others.map(({ doubt }) => doubt), ...analysisDoubts(analysis, guess.mapping.accumulating, pack)]),
-  ];
-  const readings = others.length === 0 ? [] : [taken, ...others.map(({ outcome }) => outcome)];
-  return { ...guess, openDoubts, readings, analysis };
+  const others = otherReadings(guess.mapping, rows, taken).map(({ doubt, says, mapping }) => ({
+    doubt,
+    outcome: outcomeOf(says, read(mapping), pack),
+  }));
+  return { ...guess, ...logDoubts(taken, others, analysis, guess.mapping, pack), analysis };
 }
 
 function textRows(bytes: Buffer): string[][] {

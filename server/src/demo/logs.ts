@@ -1,4 +1,5 @@
 import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { randomUUID as newId } from 'node:crypto';
 import { promisify } from 'node:util';
@@ -19,12 +20,12 @@ export interface DemoLog {
 /** Hands a demo log in as a person would: the file kept, its figures in the survey. */
 export async function handInLog(pool: Pool, asker: Asker, jobId: string, log: DemoLog, survey: Survey): Promise<void> {
   const bytes = Buffer.from([...logLines(log.plays)].join('\n'));
-  const { analysis } = await analyseBytes(bytes, 230);
+  const { analysis, openDoubts } = await analyseBytes(bytes, gbDefault);
   const id = newId();
   const packed = await promisify(gzip)(bytes);
   await inFirm(pool, asker, (db) => insertLog(db, asker, jobId, id, { fileName: log.fileName, bytes: packed }));
   survey.measurements.push({
-    ...measurementOf(analysis, 'log'),
+    ...measurementOf(analysis, 'log', openDoubts),
     fileId: id,
     fileName: log.fileName,
     takenBy: 'Tobin Farrowby',

@@ -1,3 +1,4 @@
+import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
@@ -12,9 +13,11 @@ export interface Job {
   readonly nextQuestion: string | null;
   readonly changedAt: string;
   readonly createdBy: string;
+  /** What the operator answered last, to what was sent last. */
+  readonly answer: AnswerOfOperator | null;
 }
 
-export const STATE_WORDS: Readonly<Record<Job['state'], string>> = {
+const STATE_WORDS: Readonly<Record<Job['state'], string>> = {
   'to-survey': 'To survey',
   surveying: 'Surveying',
   'signed-off': 'Signed off',
@@ -23,6 +26,13 @@ export const STATE_WORDS: Readonly<Record<Job['state'], string>> = {
   fitted: 'Fitted',
   closed: 'Closed',
 };
+
+/** Where a job stands, an answer by what it says. */
+export function stateWords({ state, answer }: Pick<Job, 'state' | 'answer'>): string {
+  return state === 'answered' && answer !== null
+    ? `Operator: ${OPERATOR_ANSWER_NAMES[answer].toLowerCase()}`
+    : STATE_WORDS[state];
+}
 
 /** How a job's number is written. */
 export const jobNumber = (number: number): string => `KG-${String(number).padStart(4, '0')}`;

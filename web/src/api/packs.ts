@@ -23,17 +23,36 @@ export function usePacks(jobId: string) {
   return useSWR<{ packs: Pack[] }, Error>(`/jobs/${jobId}/packs`, fetcher);
 }
 
+/** Why a pack is signed although something is open: one reason for each question of safety, by its key, and one for the rest. */
+export interface SigningReasons {
+  readonly reason: string;
+  readonly reasons: readonly { readonly key: string; readonly reason: string }[];
+}
+
 export const signOff = (
   jobId: string,
   revisionId: string,
-  reason: string,
+  { reason, reasons }: SigningReasons,
   signature: Signature | null,
 ): Promise<Pack> =>
   call('POST', `/jobs/${jobId}/packs`, {
     revisionId,
     ...(reason.trim() === '' ? {} : { reason }),
+    ...(reasons.length === 0 ? {} : { reasons }),
     ...(signature ? { signature } : {}),
   });
+
+/** The newest pack, where the survey has moved on since it was signed, and what is different. */
+export interface SincePack {
+  readonly since: { readonly packId: string; readonly number: number; readonly lines: readonly PackChange[] } | null;
+}
+
+/** Asked anew with every revision of the survey that is saved. */
+export function useSincePack(jobId: string, revisionId: string | undefined) {
+  return useSWR<SincePack, Error>([`/jobs/${jobId}/packs/since`, revisionId], ([path]: readonly [string]) =>
+    fetcher(path),
+  );
+}
 
 /** The words to send a pack with, and what it says differently from the one before. */
 export interface PackMessage {

@@ -36,7 +36,8 @@ export function useConversations(jobId: string) {
   });
 }
 
-export const handIn = (jobId: string, id: string, packId: string): Promise<Conversations> =>
-  call('POST', of(jobId), { id, packId });
+/** Hands a pack in; a reason where the survey has moved on since it was signed. */
+export const handIn = (jobId: string, id: string, packId: string, reason: string): Promise<Conversations> =>
+  call('POST', of(jobId), { id, packId, ...(reason.trim() === '' ? {} : { reason }) });
 export const stopHandingIn = (jobId: string, id: string): Promise<Conversations> =>
   call('POST', `${of(jobId)}/${id}/stop`);

@@ -21,6 +21,7 @@ const Page = styled.main`
 `;
 
 const KIND_WORDS: Readonly<Record<DiaryEntry['id'], string>> = {
+  answer: 'Answers to act on',
   reply: 'Replies due',
   chase: 'To be asked after',
   'fuse-visit': 'Fuse visits',

@@ -4,6 +4,7 @@ import type { Figure } from '@keen-gauge/core/worked';
 import styled from 'styled-components';
 import { EvidenceWord } from '../kit/EvidenceMark';
 import { RouteMark } from '../kit/RouteMark';
+import { stateOf } from '../kit/StateMark';
 import { figureText } from './figure-text';
 import { FigureButton, TightFigures } from './FigureButton';
 import { Scale } from './Scale';
@@ -63,12 +64,18 @@ function leastPhase(figures: PerPhase): Figure | undefined {
   );
 }
 
+const LIMITER_WORDS = {
+  holds: 'limiter keeps it within',
+  fails: 'limiter fails',
+  'not-known': 'limiter not known yet',
+} as const;
+
 /** Why the headroom is not what it seems, in a few words. */
 function headroomNote({ demand, weakest, nodes }: Assessment): string {
   const tight = weakest && nodes.find(({ id }) => id === weakest.nodeId);
   if (weakest && tight && tight.kind !== 'cut-out')
     return `weakest: ${tight.label}, ${weakest.headroomA < 0 ? 'over by' : 'left'} ${Math.abs(weakest.headroomA).toFixed(1)} A`;
-  if (demand.limiter.kind === 'clamp') return demand.limiter.holds ? 'limiter holds' : 'limiter does not hold';
+  if (demand.limiter.kind === 'clamp') return LIMITER_WORDS[stateOf(demand.limiter.holds)];
   return Object.keys(demand.headroom).length > 1 ? 'on the fullest phase' : 'below the fuse';
 }
 
@@ -97,10 +104,10 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
   }));
   return (
     <Face aria-label="Gauge">
-      <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished} rows={rows} />
+      <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished === true} rows={rows} />
       <Figures>
         <FigureButton
-          name={supply.ratingEstablished ? 'Fuse rating' : 'Fallback'}
+          name={supply.ratingEstablished === true ? 'Fuse rating' : 'Fallback'}
           figure={supply.rating}
           text={`${supply.rating.value ?? ''} A`}
           under={<EvidenceWord evidence={supply.evidence} />}
@@ -125,7 +132,7 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
           colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
         />
         <RouteBox>
-          <RouteMark way={route.way} />
+          <RouteMark way={route.way} words={route.words} />
           <Small>
             {route.triggers.length === 0
               ? 'nothing stands in the way'

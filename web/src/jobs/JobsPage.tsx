@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { jobNumber, JOBS_PAGE, STATE_WORDS, useJobs, type Job } from '../api/jobs';
+import { jobNumber, JOBS_PAGE, stateWords, useJobs, type Job } from '../api/jobs';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
@@ -167,7 +167,7 @@ function JobList({ jobs, search }: { readonly jobs: readonly Job[]; readonly sea
             <span>
               <Number>{jobNumber(job.number)}</Number>
               <span className="quiet" style={{ display: 'block', fontSize: '0.85rem' }}>
-                {STATE_WORDS[job.state]}
+                {stateWords(job)}
               </span>
             </span>
             <span>

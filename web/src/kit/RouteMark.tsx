@@ -47,7 +47,16 @@ const Frame = styled.span`
 `;
 
 /** The route: its shape, its words, its colour. */
-export function RouteMark({ way, size = 20 }: { readonly way: RouteWay; readonly size?: number }) {
+export function RouteMark({
+  way,
+  words = WORDS[way],
+  size = 20,
+}: {
+  readonly way: RouteWay;
+  /** Where it says more than its way, such as that only the survey itself stands in between. */
+  readonly words?: string;
+  readonly size?: number;
+}) {
   return (
     <Frame style={{ '--way': COLOURS[way] }}>
       <svg
@@ -64,7 +73,7 @@ export function RouteMark({ way, size = 20 }: { readonly way: RouteWay; readonly
       >
         {SHAPES[way]}
       </svg>
-      {WORDS[way]}
+      {words}
     </Frame>
   );
 }

@@ -10,7 +10,13 @@ const COLOURS: Readonly<Record<State, string>> = {
   fails: 'var(--hold)',
   'not-known': 'var(--ask)',
 };
-const WORDS: Readonly<Record<State, string>> = { holds: 'Holds', fails: 'Does not hold', 'not-known': 'Not known yet' };
+/** One word for each, the same on every screen. */
+const WORDS: Readonly<Record<State, string>> = { holds: 'OK', fails: 'Fails', 'not-known': 'Not known yet' };
+
+/** The state of a judgement that is yes, no or not known. */
+export function stateOf(answer: boolean | null): State {
+  return answer === null ? 'not-known' : answer ? 'holds' : 'fails';
+}
 
 const Mark = styled.span`
   display: inline-flex;

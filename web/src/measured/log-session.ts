@@ -1,10 +1,10 @@
-import type { LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Trace } from '@keen-gauge/core/demand/measured/downsample';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Phase } from '@keen-gauge/core/survey/words';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { LogWorker, Preview } from './log-worker';
+import type { LogReport, LogWorker, Preview } from './log-worker';
 
 /** One log open in a worker of its own, off the page's thread; closing it stops whatever is under way. */
 export class LogSession {
@@ -15,8 +15,8 @@ export class LogSession {
     return this.remote.open(file);
   }
 
-  analyse(mapping: LogMapping, volts: number, progress: (done: number) => void): Promise<LogAnalysis> {
-    return this.remote.analyse(mapping, volts, proxy(progress));
+  analyse(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogReport> {
+    return this.remote.analyse(mapping, pack, proxy(progress));
   }
 
   trace(phase: Phase, from: number, to: number, steps: number): Promise<Trace | null> {

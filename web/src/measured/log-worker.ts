@@ -3,8 +3,10 @@ import { traceOf, type Trace } from '@keen-gauge/core/demand/measured/downsample
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import { logDays, type LogDay } from '@keen-gauge/core/demand/measured/log-days';
+import { logDoubts, otherReadings, outcomeOf, type LogDoubts } from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
+import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Phase } from '@keen-gauge/core/survey/words';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
@@ -26,6 +28,7 @@ const PREVIEW_BYTES = 256 * 1024;
 
 let file: Blob | null = null;
 let workbook: string[][] | null = null;
+let firstRows: string[][] = [];
 let series: LogSeries | null = null;
 
 async function open(chosen: Blob): Promise<Preview> {
@@ -49,6 +52,7 @@ async function open(chosen: Blob): Promise<Preview> {
 
 async function preview(rows: string[][]): Promise<Preview> {
   if (rows.some((row) => row.length > MOST_COLUMNS)) throw new Error(`A row has more than ${MOST_COLUMNS} columns.`);
+  firstRows = rows;
   const guess = guessMapping(rows);
   const top = rows.slice(0, guess?.mapping.skipRows ?? 3).map((row) => row.join('\u001f'));
   const digest = await crypto.subtle.digest(
@@ -72,19 +76,34 @@ async function sheetRows(chosen: Blob): Promise<string[][]> {
   }
 }
 
-async function analyse(mapping: LogMapping, volts: number, progress: (done: number) => void): Promise<LogAnalysis> {
-  if (!file) throw new Error('No file is open.');
-  const reader = new LogReader(mapping, volts);
-  if (workbook) reader.add(workbook);
-  else await readText(file, reader, mapping, progress);
-  series = reader.finish();
-  progress(0.95);
+/** What a log comes to, and what is doubtful of how it was read. */
+export interface LogReport extends LogDoubts {
+  readonly analysis: LogAnalysis;
+}
+
+async function analyse(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogReport> {
+  series = await read(mapping, pack, progress);
   const analysis = analyseLog(series);
-  if (Object.keys(analysis.phases).length === 0)
+  const taken = outcomeOf('as it was read', analysis, pack);
+  const others = [];
+  for (const other of otherReadings(mapping, firstRows, taken)) {
+    const otherwise = analyseLog(await read(other.mapping, pack, () => undefined));
+    others.push({ doubt: other.doubt, outcome: outcomeOf(other.says, otherwise, pack) });
+  }
+  if (Object.keys(analysis.phases).length === 0 && analysis.faults.impossible.count === 0)
     throw new Error(
       'No reading can be used as it is read now. Look at the unit, the columns and how times are written.',
     );
-  return analysis;
+  return { analysis, ...logDoubts(taken, others, analysis, mapping, pack) };
+}
+
+async function read(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogSeries> {
+  if (!file) throw new Error('No file is open.');
+  const reader = new LogReader(mapping, pack.nominalVoltageV.value);
+  if (workbook) reader.add(workbook);
+  else await readText(file, reader, mapping, progress);
+  progress(0.95);
+  return reader.finish();
 }
 
 function readText(text: Blob, reader: LogReader, mapping: LogMapping, progress: (done: number) => void): Promise<void> {

@@ -2,12 +2,15 @@ import { nextStep } from '@keen-gauge/core/calendar/next-step';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useEvents } from '../api/events';
-import { packNumber, usePacks } from '../api/packs';
+import { useJob } from '../api/jobs';
+import { packNumber, usePacks, useSincePack } from '../api/packs';
 import { problemWords } from '../api/problem-words';
 import { handIn, stopHandingIn, useConversations, type Conversation, type Conversations } from '../api/submissions';
 import { BareButton, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
+import { TextInput } from '../kit/TextInput';
+import { ChangeLines } from '../stations/pack/ChangeLines';
 import { STATION_NAMES } from '../stations/station-names';
 import { useSurvey } from '../survey/SurveyContext';
 
@@ -22,7 +25,10 @@ const VOICES = { out: 'We', in: 'The operator', trouble: 'Trouble' } as const;
 
 /** The newest pack handed in over the operator’s link, everything said about it, and what the answer makes the next step. */
 export function OperatorPanel() {
-  const { job } = useSurvey();
+  const { job, state } = useSurvey();
+  const { data: moved, mutate: lookAtSince } = useSincePack(job.id, state.head.revisionId);
+  const { mutate: lookAtJob } = useJob(job.id);
+  const [reason, setReason] = useState('');
   const { data, error, mutate } = useConversations(job.id);
   const { data: packs } = usePacks(job.id);
   const { data: events, mutate: lookAtEvents } = useEvents(job.id);
@@ -34,14 +40,14 @@ export function OperatorPanel() {
   // The outbox enters what was said as dates of the job: they are looked at again when something new was said.
   const said = data?.conversations.reduce((count, { messages }) => count + messages.length, 0) ?? 0;
   useEffect(() => {
-    if (said > 0) void lookAtEvents();
-  }, [said, lookAtEvents]);
+    if (said > 0) void Promise.all([lookAtEvents(), lookAtJob()]);
+  }, [said, lookAtEvents, lookAtJob]);
 
   // Where the newest pack can go is asked anew for each.
   const newestId = newest?.id;
   useEffect(() => {
-    if (newestId !== undefined) void mutate();
-  }, [newestId, mutate]);
+    if (newestId !== undefined) void Promise.all([mutate(), lookAtSince()]);
+  }, [newestId, mutate, lookAtSince]);
 
   const act = async (work: () => Promise<Conversations>): Promise<void> => {
     setProblem(null);
@@ -52,6 +58,7 @@ export function OperatorPanel() {
     }
   };
   if (!newest) return null;
+  const stale = moved?.since?.packId === newest.id ? moved.since.lines : [];
   const mayHandIn = data?.linked && (!sent || sent.state === 'stopped') && newest.route !== 'hold';
   return (
     <Panel aria-label="With the operator">
@@ -69,8 +76,24 @@ export function OperatorPanel() {
             {packNumber(newest.number)} goes to the operator of this area in the background; this page need not stay
             open. It is handed in once, however often the line falls.
           </p>
+          {stale.length > 0 && (
+            <>
+              <Notice kind="act" title={`${packNumber(newest.number)} is older than the survey. Sign again, or say why.`}>
+                <ChangeLines lines={stale} />
+              </Notice>
+              <TextInput
+                label={`Why send ${packNumber(newest.number)} as it is?`}
+                value={reason}
+                onChange={setReason}
+                maxLength={500}
+              />
+            </>
+          )}
           <Row>
-            <MainButton onPress={() => void act(() => handIn(job.id, crypto.randomUUID(), newest.id))}>
+            <MainButton
+              isDisabled={!moved || (stale.length > 0 && reason.trim() === '')}
+              onPress={() => void act(() => handIn(job.id, crypto.randomUUID(), newest.id, reason))}
+            >
               Hand {packNumber(newest.number)} in
             </MainButton>
           </Row>

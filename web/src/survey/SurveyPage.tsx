@@ -6,7 +6,7 @@ import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from '
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { ServerProblem } from '../api/client';
-import { jobNumber, useJob, type Job } from '../api/jobs';
+import { jobNumber, stateWords, useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
@@ -102,7 +102,7 @@ function SurveyView({
   const { meterPointNumber } = survey.place;
   const pack = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
   const assessment = useMemo(() => assess(survey, pack), [survey, pack]);
-  const missing = useMemo(() => missingItems(survey, assessment).length, [survey, assessment]);
+  const missing = useMemo(() => missingItems(assessment).length, [assessment]);
   const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
   const uploads = useUploadQueue(job.id, me.id, look);
@@ -164,7 +164,8 @@ function SurveyView({
           </RoundLink>
           <span style={{ marginRight: 'auto' }}>
             <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
-            <strong>{survey.place.addressLine1 ?? job.place}</strong>
+            <strong>{survey.place.addressLine1 ?? job.place}</strong>{' '}
+            <span className="quiet">{stateWords(job)}</span>
           </span>
           <SaveMark state={state.saveState} />
           <BareButton

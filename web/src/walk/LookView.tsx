@@ -1,5 +1,6 @@
 import { fieldPath } from '@keen-gauge/core/field-path';
 import { lookList } from '@keen-gauge/core/look-list';
+import { questionKey } from '@keen-gauge/core/questions/question';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -56,21 +57,22 @@ export function LookView() {
         )}
       </Row>
       {stops.length === 0 && <Notice kind="note" title="Nothing is left to look at or to ask." />}
-      {stops.map(({ id, name, findings }, at) => (
+      {stops.map(({ id, name, questions }, at) => (
         <Panel key={id} aria-label={name}>
           <h2>
             {at + 1}. {name}
           </h2>
           <Questions>
-            {findings.map((finding, index) => (
-              <li key={index}>
+            {questions.map((question) => (
+              <li key={questionKey(question)}>
                 <Box aria-hidden />
                 <div>
-                  <div>{finding.title}</div>
+                  <div>{question.title}</div>
                   <div className="quiet">
-                    {finding.remedy}{' '}
-                    <Link className="no-print" to={fieldUrl(job.id, finding.station, fieldPath(finding))}>
-                      {STATION_NAMES[finding.station]}
+                    {question.remedy} {question.why}
+                    {question.photo !== undefined && ` Photograph: ${question.photo}.`}{' '}
+                    <Link className="no-print" to={fieldUrl(job.id, question.station, fieldPath(question))}>
+                      {STATION_NAMES[question.station]}
                     </Link>
                   </div>
                 </div>

@@ -17,8 +17,11 @@ type Rows = readonly (readonly string[])[];
 /** Units of current and power that loggers head a column with; one is easily taken for another. */
 const RATE_UNITS: readonly LogUnit[] = ['A', 'mA', 'W', 'kW'];
 
-/** Every other way the rows of a file may be read as far as its marks, dates and units allow; which are plausible only its figures tell. */
-export function otherReadings(mapping: LogMapping, rows: Rows): PossibleReading[] {
+/**
+ * Every other way the rows of a file may be read as far as its marks and dates allow, and in other units where the one taken gives what no
+ * supply has; which of them are plausible only their figures tell.
+ */
+export function otherReadings(mapping: LogMapping, rows: Rows, taken: ReadingOutcome): PossibleReading[] {
   const data = rows.slice(mapping.skipRows, mapping.skipRows + PREVIEW);
   const cells = valueCells(mapping, data);
   const readings: PossibleReading[] = [];
@@ -35,7 +38,7 @@ export function otherReadings(mapping: LogMapping, rows: Rows): PossibleReading[
       says: `dates ${swapped.replace('-', ' ')}`,
       mapping: { ...mapping, timeFormat: swapped },
     });
-  if (!isEnergy(mapping.unit))
+  if (!taken.plausible && !isEnergy(mapping.unit))
     for (const unit of RATE_UNITS)
       if (
         unit !== mapping.unit &&
@@ -82,11 +85,34 @@ export function outcomeOf(says: string, analysis: LogAnalysis, pack: RulePack): 
   };
 }
 
+/** What is doubtful of a log, and what each possible reading of it would come to, the one taken first; none where there is only one. */
+export interface LogDoubts {
+  readonly openDoubts: readonly LogDoubt[];
+  readonly readings: readonly ReadingOutcome[];
+}
+
+/** The doubts of a log, by how its other readings came out and by its own figures. */
+export function logDoubts(
+  taken: ReadingOutcome,
+  others: readonly { readonly doubt: LogDoubt; readonly outcome: ReadingOutcome }[],
+  analysis: LogAnalysis,
+  { accumulating }: Pick<LogMapping, 'accumulating'>,
+  pack: RulePack,
+): LogDoubts {
+  const doubted = others.filter(({ doubt, outcome }) => isDoubted(doubt, taken, outcome));
+  return {
+    openDoubts: [
+      ...new Set([...doubted.map(({ doubt }) => doubt), ...analysisDoubts(analysis, accumulating, pack)]),
+    ],
+    readings: doubted.length === 0 ? [] : [taken, ...doubted.map(({ outcome }) => outcome)],
+  };
+}
+
 /**
  * Which of two readings of one kind is doubtful: the one taken where another is as plausible and says something else, or where it alone is
  * not. Units are only doubted where the one named does not fit.
  */
-export function isDoubted(doubt: LogDoubt, taken: ReadingOutcome, other: ReadingOutcome): boolean {
+function isDoubted(doubt: LogDoubt, taken: ReadingOutcome, other: ReadingOutcome): boolean {
   if (!other.plausible) return false;
   if (doubt === 'unit') return !taken.plausible;
   const differ = Math.abs((taken.mean30A ?? taken.peakA) - (other.mean30A ?? other.peakA)) > 0.05;
@@ -94,7 +120,7 @@ export function isDoubted(doubt: LogDoubt, taken: ReadingOutcome, other: Reading
 }
 
 /** Doubts that the figures of a log raise by themselves, whatever way it was read. */
-export function analysisDoubts(analysis: LogAnalysis, accumulating: boolean, pack: RulePack): LogDoubt[] {
+function analysisDoubts(analysis: LogAnalysis, accumulating: boolean, pack: RulePack): LogDoubt[] {
   const longest = pack.frozenLogHours.value * 3600;
   const { frozenS, deadS, noughtS, reset } = analysis.faults;
   const found: LogDoubt[] = [];

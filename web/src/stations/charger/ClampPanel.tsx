@@ -2,10 +2,11 @@ import { settingsOf } from '@keen-gauge/core/management/settings';
 import { settingBounds, stepAtMost, type SettingBounds } from '@keen-gauge/core/management/set-points';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Plus, Trash2 } from 'lucide-react';
+import { Grounds } from '../../grounds/Grounds';
 import { BareButton, Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Row, Stack } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundNumber, freshId } from '../bound';
 import { ClampPlace } from './ClampPlace';
@@ -17,6 +18,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id, 'limiter'];
   const { limiter } = assessment.demand;
   const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
+  const verdict = assessment.verdicts.find(({ id }) => id === 'limiter');
   const bounds = settingBounds(assessment, chargers, pack);
   const more = proposal.limiter.moreClamps ?? [];
   return (
@@ -88,12 +90,9 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         </Button>
       </div>
       <p role="status">
-        <StateMark
-          state={limiter.holds ? 'holds' : 'fails'}
-          words={limiter.holds ? 'The limiter holds.' : 'The limiter does not hold.'}
-        />{' '}
-        {limiter.why}
+        <StateMark state={stateOf(limiter.holds)} /> {limiter.why}
       </p>
+      {verdict && <Grounds grounds={verdict.grounds} />}
       <h3>How the clamp is put on</h3>
       <BoundChoice
         path={[...path, 'fit', 'conductor']}
@@ -101,15 +100,19 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         tile="9rem"
         options={[
           { value: 'line', label: 'Line' },
-          { value: 'neutral', label: 'Neutral', note: 'Works with its arrow reversed' },
+          { value: 'neutral', label: 'Neutral', note: 'Its arrow then points against the current' },
         ]}
       />
       {survey.supply.phases === 3 && (
         <BoundChoice
           path={[...path, 'fit', 'phase']}
-          label="One clamp alone: on which phase?"
-          tile="5rem"
-          options={(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value }))}
+          label="On which phase?"
+          help="Chargers on three phases need a clamp on each."
+          tile="6rem"
+          options={[
+            ...(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value })),
+            { value: 'all', label: 'All three' },
+          ]}
         />
       )}
       <BoundAnswer
@@ -152,7 +155,7 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
       ) : (
         <>
           <p>
-            The largest set-point that holds is <strong className="figures">{setPointA} A</strong>, set by {setBy}. A
+            The largest set-point within every rating is <strong className="figures">{setPointA} A</strong>, set by {setBy}. A
             clamp that reads {pack.clampErrorPercent.value} % low, in steps of {pack.clampStepA.value} A, would let it
             become {withErrorA?.toFixed(1)} A.
           </p>
@@ -166,7 +169,7 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
       {failSafeA !== null && step !== null && (
         <>
           <p>
-            The largest fail-safe that holds is <strong className="figures">{failSafeA} A</strong>, set by {failSafeBy}.
+            The largest fail-safe within every rating is <strong className="figures">{failSafeA} A</strong>, set by {failSafeBy}.
           </p>
           <Row>{take('failSafeA', step, step === 0 ? 'Stop when it is lost' : `Fail-safe ${step} A`)}</Row>
         </>

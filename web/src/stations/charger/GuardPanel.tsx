@@ -2,7 +2,7 @@ import { guardTable, type GuardCell } from '@keen-gauge/core/options/guard-table
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import styled from 'styled-components';
 import { Panel } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 
 const Scroll = styled.div`
@@ -73,8 +73,8 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
               {table.modes.map(({ id, holds }) => (
                 <td key={id}>
                   <StateMark
-                    state={holds === null ? 'not-known' : holds ? 'holds' : 'fails'}
-                    words={holds === null ? '?' : holds ? 'Yes' : 'No'}
+                    state={stateOf(holds)}
+                    
                   />
                 </td>
               ))}

@@ -2,12 +2,15 @@ import { options, whyFirst, type Option } from '@keen-gauge/core/options/options
 import { whatWouldChange, type Outcome } from '@keen-gauge/core/options/what-would-change';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
 import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/option-words';
+import { ChevronDown } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
+import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
 import styled from 'styled-components';
+import { Grounds } from '../../grounds/Grounds';
 import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundChoice, BoundNumber, BoundText } from '../bound';
 
@@ -43,6 +46,21 @@ const Card = styled.li`
   & dd {
     margin: 0;
   }
+`;
+
+const Opener = styled(Trigger)`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: transparent;
+  color: var(--ink);
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 0.2em;
+  cursor: pointer;
 `;
 
 /** What can be done, compared in one view; the one decided on is recorded with who and why. */
@@ -129,8 +147,9 @@ export function OptionsPanel() {
                   <h3>
                     {at + 1}. {option.title}
                   </h3>
-                  <StateMark state={option.holds === null ? 'not-known' : option.holds ? 'holds' : 'fails'} />
+                  <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
                   <p className="quiet">{option.why}</p>
+                  <GroundsOfOption option={option} />
                   <dl>
                     {option.weakest && (
                       <>
@@ -180,7 +199,7 @@ export function OptionsPanel() {
       <Panel aria-label="What would change the answer">
         <h2>What would change the answer</h2>
         {deciding.length === 0 ? (
-          <p className="quiet">Nothing that is still open would change the route, or whether this holds, by itself.</p>
+          <p className="quiet">Nothing that is still open would change the route, or whether this fits, by itself.</p>
         ) : (
           deciding.map(({ id, question, outcomes }) => (
             <section key={id} aria-label={question}>
@@ -197,6 +216,28 @@ export function OptionsPanel() {
         )}
       </Panel>
     </>
+  );
+}
+
+/** Whether new equipment fits under an option, in the words every screen uses. */
+function fitWords({ holds, kind }: Option): string {
+  if (holds === null) return 'Not known yet';
+  if (!holds) return 'Does not fit';
+  return kind === 'full-rate' ? 'Fits' : 'Fits if limited';
+}
+
+/** Everything an option rests on, shown when it is asked for. */
+function GroundsOfOption({ option }: { readonly option: Option }) {
+  const settled = option.grounds.filter(({ state }) => state === 'met').length;
+  return (
+    <Disclosure>
+      <Opener slot="trigger">
+        Grounds: {settled} of {option.grounds.length} met <ChevronDown size={16} aria-hidden />
+      </Opener>
+      <DisclosurePanel>
+        <Grounds grounds={option.grounds} />
+      </DisclosurePanel>
+    </Disclosure>
   );
 }
 
@@ -217,6 +258,6 @@ function waitWords({ waitWeeks: [from, to] }: Option): string {
 
 function outcomeWords({ route, holds, fullRate }: Outcome): string {
   const state = (value: boolean | null): string =>
-    value === null ? 'not known to hold' : value ? 'holds' : 'does not hold';
+    value === null ? 'not known yet' : value ? 'fits' : 'does not fit';
   return `what is proposed ${state(holds)}, full rate ${state(fullRate)}; ${ROUTE_WORDS[route]}`;
 }

@@ -1,7 +1,7 @@
 import { guardTable } from '@keen-gauge/core/options/guard-table';
 import { chargingTime } from '@keen-gauge/core/options/charging-time';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 
 /** What each step of equipment with a dial means: power, how long the day’s charging takes, whether every node holds. */
@@ -28,7 +28,7 @@ export function StepsTable({ proposal }: { readonly proposal: Proposal }) {
                 {powerKw.toFixed(1)} kW{hours === null ? '' : `, the day’s in ${hours.toFixed(1)} h`}
               </td>
               <td>
-                <StateMark state={holds === null ? 'not-known' : holds ? 'holds' : 'fails'} />
+                <StateMark state={stateOf(holds)} />
               </td>
             </tr>
           );

@@ -5,7 +5,7 @@ import { FigureButton } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Panel, Row } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundSelect } from '../bound';
 import { FigureRow } from '../earthing/ConductorPanel';
@@ -63,7 +63,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
             <span>
               {question} <strong>{answer}</strong>
             </span>
-            <StateMark state={state} words={state === 'holds' ? 'Good' : state === 'fails' ? 'Not so' : 'To look at'} />
+            <StateMark state={state}  />
           </li>
         ))}
       </Questions>
@@ -120,8 +120,8 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
       {feeder.claim && (
         <p role="status">
           <StateMark
-            state={feeder.claim.holds === null ? 'not-known' : feeder.claim.holds ? 'holds' : 'fails'}
-            words={`${feeder.claim.claimedA} A: ${feeder.claim.holds === null ? 'not shown' : feeder.claim.holds ? 'holds' : 'not so'}`}
+            state={stateOf(feeder.claim.holds)}
+            words={`${feeder.claim.claimedA} A: ${answerWords(feeder.claim.holds)}`}
           />{' '}
           {feeder.claim.reasons.join('; ')}.
         </p>
@@ -141,7 +141,7 @@ function Answer({ answer, proposalId }: { readonly answer: FeederAnswer; readonl
         <Row style={{ justifyContent: 'space-between' }}>
           <strong>{answer.title}</strong>
           {answer.kind !== 'wait' && (
-            <StateMark state={answer.holds === null ? 'not-known' : answer.holds ? 'holds' : 'fails'} />
+            <StateMark state={stateOf(answer.holds)} />
           )}
         </Row>
         <p className="quiet">{answer.says}</p>

@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { FigureButton, TightFigures } from '../../gauge/FigureButton';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
-import { StateMark } from '../../kit/StateMark';
+import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber } from '../bound';
 
@@ -51,7 +51,7 @@ export function ConductorPanel() {
         <FigureButton name="Least it may be" figure={least} />
       </FigureRow>
       <p role="status">
-        <StateMark state={holds === null ? 'not-known' : holds ? 'holds' : 'fails'} />
+        <StateMark state={stateOf(holds)} />
       </p>
     </Panel>
   );

@@ -22,7 +22,7 @@ export function RunAsSelect({
           { value: AS_RECORDED, label: 'Recorded' },
           ...ways.map(({ id, name, mode }) => ({
             value: id,
-            label: `${name}: ${mode.holds === null ? 'not known' : mode.holds ? 'holds' : 'does not hold'}`,
+            label: `${name}: ${mode.holds === null ? 'not known yet' : mode.holds ? 'OK' : 'fails'}`,
           })),
         ]}
         onChange={onChange}

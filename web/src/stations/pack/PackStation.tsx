@@ -1,12 +1,9 @@
 import { missingItems } from '@keen-gauge/core/pack/missing';
-import { Link } from 'react-router';
-import styled from 'styled-components';
+import { Verdicts } from '../../grounds/Grounds';
 import { Panel } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { OperatorPanel } from '../../operator/OperatorPanel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { fieldUrl } from '../arrival';
-import { ASK_WORDS, STATION_NAMES } from '../station-names';
 import { StationFrame } from '../StationFrame';
 import { LettersPanel } from './LettersPanel';
 import { PacksPanel } from './PacksPanel';
@@ -18,17 +15,10 @@ const TITLES = {
   hold: 'a report of a dangerous intake',
 } as const;
 
-const MissingList = styled.ol`
-  margin: 0;
-  padding-left: 1.3rem;
-  display: grid;
-  gap: 0.3rem;
-`;
-
 /** Signing off: what is missing, who signs, and what was frozen before. */
 export default function PackStation() {
-  const { survey, assessment, job } = useSurvey();
-  const missing = missingItems(survey, assessment);
+  const { assessment } = useSurvey();
+  const missing = missingItems(assessment);
   return (
     <StationFrame
       station="pack"
@@ -36,24 +26,14 @@ export default function PackStation() {
     >
       <Panel aria-label="What it will be">
         <p>
-          <RouteMark way={assessment.route.way} /> This will be <strong>{TITLES[assessment.route.way]}</strong>.
+          <RouteMark way={assessment.route.way} words={assessment.route.words} /> This will be <strong>{TITLES[assessment.route.way]}</strong>.
         </p>
-        {missing.length === 0 ? (
-          <p>Nothing is missing.</p>
-        ) : (
-          <>
-            <h2>Missing, in the order to fix it</h2>
-            <MissingList>
-              {missing.map((item, index) => (
-                <li key={index}>
-                  {item.text} <Link to={fieldUrl(job.id, item.station, item.field)}>{STATION_NAMES[item.station]}</Link>
-                  <span className="quiet"> ({ASK_WORDS[item.askOf]})</span>
-                </li>
-              ))}
-            </MissingList>
-          </>
-        )}
-        <SignOff missing={missing.length} />
+        {missing.length === 0 && <p>Nothing is missing.</p>}
+        <SignOff missing={missing} />
+      </Panel>
+      <Panel aria-label="What this rests on">
+        <h2>What this rests on</h2>
+        <Verdicts verdicts={assessment.verdicts} />
       </Panel>
       <PacksPanel />
       <OperatorPanel />

@@ -5,6 +5,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { useSurvey } from '../../survey/SurveyContext';
+import { ChangeLines } from './ChangeLines';
 
 /** What was signed before, newest first, with everything that can be taken of it. */
 export function PacksPanel() {
@@ -105,14 +106,7 @@ function ChangedSince({ packId }: { readonly packId: string }) {
         Changed since {changed.since}:{' '}
         {changed.lines.length === 0 ? 'nothing it says' : `${changed.lines.length} lines`}
       </summary>
-      <ul style={{ margin: 0 }}>
-        {changed.lines.map(({ section, label, was, is }, index) => (
-          <li key={index}>
-            {section}, {label}: <strong>{is ?? 'said no more'}</strong>
-            <span className="quiet">{was === undefined ? ', not said before' : `, was ${was}`}</span>
-          </li>
-        ))}
-      </ul>
+      <ChangeLines lines={changed.lines} />
     </details>
   );
 }

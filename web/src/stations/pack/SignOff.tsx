@@ -1,3 +1,4 @@
+import type { Missing } from '@keen-gauge/core/pack/missing';
 import type { Signature } from '@keen-gauge/core/pack/signature';
 import { useState } from 'react';
 import { ServerProblem } from '../../api/client';
@@ -7,27 +8,42 @@ import { Notice } from '../../kit/Notice';
 import { Row, Stack } from '../../kit/Panel';
 import { TextInput } from '../../kit/TextInput';
 import { useSurvey } from '../../survey/SurveyContext';
+import { MissingList } from './MissingList';
 import { SignatureField } from './SignatureField';
 
+/** Shorter than this says nothing of why; the server asks for the same. */
+const LEAST_REASON = 10;
+
 /** Signing the survey off: why, where something is missing, and the signature of whoever answers for it. */
-export function SignOff({ missing }: { readonly missing: number }) {
+export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const { job, me, state } = useSurvey();
   const { mutate } = usePacks(job.id);
   const [reason, setReason] = useState('');
+  const [reasons, setReasons] = useState<Readonly<Record<string, string>>>({});
   const [signature, setSignature] = useState<Signature | null>(null);
   const [sheet, setSheet] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   if (!me.maySignOff)
-    return <Notice kind="note" title="You may not sign surveys off. Ask someone in the firm who may." />;
+    return (
+      <>
+        <MissingList missing={missing} />
+        <Notice kind="note" title="You may not sign surveys off. Ask someone in the firm who may." />
+      </>
+    );
+  const safety = missing.filter((item) => item.safety);
+  const others = missing.length > safety.length;
+  const unanswered = safety.filter(({ key }) => (reasons[key]?.trim().length ?? 0) < LEAST_REASON).length;
   const ready = state.saveState === 'saved' && state.conflicts.length === 0;
 
   const sign = async (): Promise<void> => {
     setBusy(true);
     setProblem(undefined);
     try {
-      await signOff(job.id, state.head.revisionId, reason, signature);
+      const given = safety.map(({ key }) => ({ key, reason: reasons[key] ?? '' }));
+      await signOff(job.id, state.head.revisionId, { reason, reasons: given }, signature);
       setReason('');
+      setReasons({});
       setSignature(null);
       // A fresh field: a signature is for one pack.
       setSheet(sheet + 1);
@@ -45,7 +61,14 @@ export function SignOff({ missing }: { readonly missing: number }) {
 
   return (
     <Stack>
-      {missing > 0 && (
+      <MissingList
+        missing={missing}
+        reasons={reasons}
+        onReason={(key, next) => {
+          setReasons((now) => ({ ...now, [key]: next }));
+        }}
+      />
+      {others && (
         <TextInput
           label="Why sign it with items missing?"
           lines
@@ -69,11 +92,17 @@ export function SignOff({ missing }: { readonly missing: number }) {
       <Row>
         <MainButton
           onPress={() => void sign()}
-          isDisabled={busy || !ready || signature === null || (missing > 0 && reason.trim() === '')}
+          isDisabled={busy || !ready || signature === null || unanswered > 0 || (others && reason.trim() === '')}
         >
           {busy ? 'Making the pack …' : 'Sign off and freeze'}
         </MainButton>
         {!ready && <span className="quiet">Waiting until everything is saved.</span>}
+        {unanswered > 0 && (
+          <span className="quiet">
+            {unanswered} of {safety.length} question{safety.length === 1 ? '' : 's'} of safety still need
+            {unanswered === 1 ? 's' : ''} a reason of {LEAST_REASON} letters or more.
+          </span>
+        )}
       </Row>
     </Stack>
   );

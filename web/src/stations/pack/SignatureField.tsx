@@ -1,4 +1,4 @@
-import { SIGNATURE_FIELD, type Signature } from '@keen-gauge/core/pack/signature';
+import { isSigned, SIGNATURE_FIELD, type Signature } from '@keen-gauge/core/pack/signature';
 import { useEffect, useRef, useState } from 'react';
 import SignaturePad, { type PointGroup } from 'signature_pad';
 import styled from 'styled-components';
@@ -49,12 +49,13 @@ export function SignatureField({
         <div style={{ maxWidth: '22rem' }}>
           <TextInput
             label="Type your name to sign"
-            help={`As you sign: ${name}.`}
+            help={`Your own name, as it stands in the firm: ${name}.`}
             value={typed}
             maxLength={100}
             onChange={(next) => {
               setTyped(next);
-              onChange(next.trim().length > 1 ? { kind: 'typed', name: next.trim() } : null);
+              const signed: Signature = { kind: 'typed', name: next.trim() };
+              onChange(isSigned(signed, name) ? signed : null);
             }}
           />
         </div>

@@ -4,6 +4,7 @@ import { areaName } from '@keen-gauge/core/rules/areas';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DatesPanel } from '../../calendar/DatesPanel';
+import { Verdicts } from '../../grounds/Grounds';
 import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
@@ -32,12 +33,16 @@ export function RouteStation() {
     >
       <Panel aria-label="Route">
         <Way>
-          <RouteMark way={route.way} size={34} />
+          <RouteMark way={route.way} words={route.words} size={34} />
         </Way>
         <p>
           {route.way === 'fit-then-notify' &&
             `Nothing asks for permission first. Send the notice within ${pack.noticeWithinDays.value} days of commissioning. `}
           {route.way === 'ask-then-fit' &&
+            !route.operatorFirst &&
+            'Nothing of it is the operator’s to allow. What is listed is yours to settle before anything is fitted. '}
+          {route.way === 'ask-then-fit' &&
+            route.operatorFirst &&
             `Apply and wait for the reply, usually ${pack.replyWorkingDays.value} working days for one dwelling. `}
           {route.way === 'hold' &&
             `Keep clear and phone ${pack.emergencyNumber.value}. No work until the operator has made it safe. `}
@@ -55,6 +60,13 @@ export function RouteStation() {
           {areaText(survey.place.meterPointNumber)}. Wiring rules, the operator’s requirements and makers’ instructions
           come first.
         </p>
+      </Panel>
+      <Panel aria-label="What this rests on">
+        <h2>What this rests on</h2>
+        <p className="quiet">
+          Each verdict is OK only with everything behind it known and right. Open one to see its grounds.
+        </p>
+        <Verdicts verdicts={assessment.verdicts} />
       </Panel>
       <DatesPanel />
       <Panel aria-label="Asked of the operator">
