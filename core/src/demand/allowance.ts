@@ -156,3 +156,8 @@ function ranks(allowance: Extract<Allowance, { form: 'ranked' }>, drawn: readonl
   }
   return found;
 }
+
+/** What a class's allowance is, in a few words, for somebody who is about to add to it. */
+export function allowanceRule(allowance: Allowance): string {
+  return allowanceWords(allowance, []).expression;
+}

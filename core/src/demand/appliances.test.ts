@@ -35,6 +35,7 @@ describe('the catalogue of appliances', () => {
       class: 'motor',
       label: 'Pool pump',
       powerW: 1100,
+      assumed: true,
       powerFactor: 0.85,
     });
   });

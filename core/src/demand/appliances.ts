@@ -220,5 +220,6 @@ function startsWith({ name }: Appliance, words: readonly string[]): boolean {
 
 /** The appliance as a load of a survey. */
 export function applianceLoad({ name, class: kind, powerW, powerFactor }: Appliance, id: string): Load {
-  return { id, class: kind, label: name, powerW, ...(powerFactor === undefined ? {} : { powerFactor }) };
+  // A usual power nobody has read off a plate is a guess.
+  return { id, class: kind, label: name, powerW, assumed: true, ...(powerFactor === undefined ? {} : { powerFactor }) };
 }

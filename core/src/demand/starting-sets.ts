@@ -1,3 +1,4 @@
+import { assumedLoad } from '../survey/assumed';
 import type { Load } from '../survey/load';
 
 /** A usual set of loads for a kind of home, to be corrected rather than typed. Generic figures, no makers. */
@@ -189,3 +190,8 @@ export const STARTING_SETS: readonly StartingSet[] = [
     ],
   },
 ];
+
+/** The loads of a set as they go into a survey: assumed until somebody confirms or corrects each. */
+export function startingLoads(set: StartingSet, fresh: (kind: string) => string): Load[] {
+  return set.loads.map((load) => assumedLoad({ ...load, id: fresh(load.id) }));
+}

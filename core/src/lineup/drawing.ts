@@ -256,8 +256,12 @@ function barMarks(row: LineupRow, bar: { x: number; y: number; width: number }, 
 
 /** Demand now and after, and what is left: beside the bar, or at the end of the first line on a narrow drawing. */
 function headroomMarks(row: LineupRow, right: number, top: number, narrow: boolean): Mark[] {
-  const left = row.headroomA === null ? 'left: ?' : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over' : 'left'}`;
-  const demand = `${bare(row.nowA)} then ${bare(row.afterA)} A`;
+  const left = row.empty
+    ? 'no load on it'
+    : row.headroomA === null
+      ? 'headroom not known'
+      : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over' : 'left'}`;
+  const demand = row.empty ? '' : `${bare(row.nowA)} now, ${bare(row.afterA)} A after`;
   const ink: Ink = row.over ? 'hold' : row.headroomA === null ? 'quiet' : 'left';
   const figures = { bold: true, figures: true, end: true };
   const flag = row.weakest ? weakestFlag(right, top + (narrow ? 31 : 35)) : [];

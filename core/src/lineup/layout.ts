@@ -28,6 +28,8 @@ export interface LineupRow {
   readonly nowA: number | null;
   readonly afterA: number | null;
   readonly headroomA: number | null;
+  /** Nothing was put on it: what is left of it says nothing. */
+  readonly empty: boolean;
   readonly weakest: boolean;
   readonly over: boolean;
   /** In one way of running the charger: whether it holds there; null where not known, left out where nothing is asked. */
@@ -75,6 +77,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
     const found = assessed.get(node.id);
     const isDevice = node.id === assessment.supply.deviceId;
     const headroomA = least(found?.headroom);
+    const empty = found?.empty === true && (most(found.managed ?? found.after) ?? 0) === 0;
     return {
       id: node.id,
       kind: node.kind,
@@ -88,7 +91,8 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       bars: barsOf(found, phaseAt(here)),
       nowA: most(found?.before),
       afterA: most(found?.managed ?? found?.after),
-      headroomA,
+      headroomA: empty ? null : headroomA,
+      empty,
       weakest: assessment.weakest?.nodeId === node.id,
       over: headroomA !== null && headroomA < -1e-6,
       cable: cableWords(node),

@@ -19,7 +19,11 @@ const log = (from: string, amperes: readonly number[], intervalS: number): LogSe
     at: [],
     gaps: 0,
     gapSeconds: 0,
-    frozenS: 0, noughtS: 0, deadS: 0, reset: 0, stuck: 0,
+    frozenS: 0,
+    noughtS: 0,
+    deadS: 0,
+    reset: 0,
+    stuck: 0,
   },
 });
 

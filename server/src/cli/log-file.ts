@@ -1,7 +1,12 @@
 import { analyseLog, type LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
-import { logDoubts, otherReadings, outcomeOf, type LogDoubts } from '@keen-gauge/core/demand/measured/possible-readings';
+import {
+  logDoubts,
+  otherReadings,
+  outcomeOf,
+  type LogDoubts,
+} from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import { readFile } from 'node:fs/promises';

@@ -1,5 +1,17 @@
-import { CONDITION_NAMES, CONDITIONS, EVENT_KINDS, EVENT_NAMES, type Condition, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
-import { ANSWERS_OF_OPERATOR, OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
+import {
+  CONDITION_NAMES,
+  CONDITIONS,
+  EVENT_KINDS,
+  EVENT_NAMES,
+  type Condition,
+  type EventKind,
+  type JobEvent,
+} from '@keen-gauge/core/calendar/job-events';
+import {
+  ANSWERS_OF_OPERATOR,
+  OPERATOR_ANSWER_NAMES,
+  type AnswerOfOperator,
+} from '@keen-gauge/core/calendar/operator-answers';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { ServerProblem } from '../api/client';

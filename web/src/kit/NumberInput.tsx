@@ -1,10 +1,10 @@
+import { typedWithUnit, type TypedNumber } from '@keen-gauge/core/survey/typed-number';
 import { useState } from 'react';
 import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from './Button';
 import { FieldFoot } from './FieldFoot';
 import { boxed, FieldLabel } from './fields';
-import { readNumber } from './number';
 import { steady } from './steady';
 
 const Row = styled.div`
@@ -85,12 +85,14 @@ function TypedNumber({
   const [typed, setTyped] = useState(value === undefined ? '' : String(value));
   const [known, setKnown] = useState(value);
   const [misread, setFault] = useState<string>();
+  const [either, setEither] = useState<Extract<TypedNumber, { kind: 'either' }>>();
   const fault = misread ?? found;
   // The value moved for another reason (undo, another tab): show it.
   if (known !== value) {
     setKnown(value);
     setTyped(value === undefined ? '' : String(value));
     setFault(undefined);
+    setEither(undefined);
   }
 
   const take = (next: number | undefined): void => {
@@ -100,9 +102,15 @@ function TypedNumber({
   };
   const type = (text: string): void => {
     setTyped(text);
-    const read = readNumber(text, unit);
+    const read = typedWithUnit(text, unit);
+    setEither(read?.kind === 'either' ? read : undefined);
     const kept = value === undefined ? '' : `; ${value}${unit ? ` ${unit}` : ''} is still used`;
-    if (read.kind === 'empty') take(undefined);
+    if (read === null) setFault(`${unit ? `In ${unit}` : 'Without a unit'}, please${kept}.`);
+    else if (read.kind === 'empty') take(undefined);
+    else if (read.kind === 'either')
+      setFault(
+        `Is that ${read.whole} or ${read.fraction}${unit ? ` ${unit}` : ''}? Nothing is taken until you say${kept}.`,
+      );
     else if (read.kind === 'not-a-number' || (whole && !Number.isInteger(read.value)))
       setFault(`${whole ? 'A whole number' : 'A number'} is expected${kept}.`);
     else if (read.value < least || read.value > most)
@@ -143,6 +151,22 @@ function TypedNumber({
         ))}
       </Row>
       <FieldFoot help={help} fault={fault} />
+      {either && (
+        <Row role="group" aria-label={`Which number, ${label}`}>
+          {[either.whole, either.fraction].map((each) => (
+            <Usual
+              key={each}
+              aria-label={`${label} is ${each} ${unit}`}
+              onPress={() => {
+                setEither(undefined);
+                type(String(each));
+              }}
+            >
+              {each}
+            </Usual>
+          ))}
+        </Row>
+      )}
     </TextField>
   );
 }

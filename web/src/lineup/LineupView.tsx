@@ -38,8 +38,9 @@ const Row = styled(ListBoxItem)`
 function spoken(row: LineupRow): string {
   const amperes = (value: number | null): string => (value === null ? 'not known' : `${value.toFixed(1)} A`);
   const rating = row.ratingA === null ? 'rating not known' : `${row.ratingA} A${row.ratingSure ? '' : ', fallback'}`;
-  const left =
-    row.headroomA === null
+  const left = row.empty
+    ? 'no load is recorded on it'
+    : row.headroomA === null
       ? 'headroom not known'
       : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over its rating' : 'left'}`;
   return [
@@ -50,13 +51,7 @@ function spoken(row: LineupRow): string {
     `after ${amperes(row.afterA)}`,
     left,
     row.weakest ? 'weakest link' : '',
-    row.held === undefined
-      ? ''
-      : row.held === null
-        ? 'not known whether it holds'
-        : row.held
-          ? 'holds'
-          : 'does not hold',
+    row.held === undefined ? '' : row.held === null ? 'limit: not known yet' : row.held ? 'limit: OK' : 'limit: fails',
   ]
     .filter((part) => part !== '')
     .join(', ');

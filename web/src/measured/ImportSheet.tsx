@@ -1,7 +1,7 @@
-import type { LogAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
 import { measuredDemand, measuredFindings } from '@keen-gauge/core/demand/measured/verdict';
+import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { FileTrigger, ProgressBar } from 'react-aria-components';
@@ -14,7 +14,8 @@ import { WideSheet } from '../kit/Sheet';
 import { useSurvey } from '../survey/SurveyContext';
 import { FaultList } from './FaultList';
 import { LogSession } from './log-session';
-import type { Preview } from './log-worker';
+import type { LogReport, Preview } from './log-worker';
+import { Readings } from './Readings';
 import { MappingForm } from './MappingForm';
 
 const LogCharts = lazy(() => import('./LogCharts'));
@@ -35,7 +36,7 @@ type Step =
       readonly file: Blob;
       readonly name: string;
       readonly preview: Preview;
-      readonly analysis: LogAnalysis;
+      readonly report: LogReport;
     };
 
 /** A log from the file to the survey: chosen, guessed and shown, corrected, analysed off the page's thread, kept. */
@@ -112,10 +113,10 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     setProblem(undefined);
     setStep({ kind: 'analysing', done: 0 });
     try {
-      const analysis = await session.current.analyse(mapping, pack.nominalVoltageV.value, (done) => {
+      const report = await session.current.analyse(mapping, pack, (done) => {
         setStep((now) => (now.kind === 'analysing' ? { kind: 'analysing', done } : now));
       });
-      setStep({ kind: 'result', file: from.file, name: from.name, preview: from.preview, analysis });
+      setStep({ kind: 'result', file: from.file, name: from.name, preview: from.preview, report });
     } catch (error) {
       setProblem(words(error));
       setStep(from);
@@ -130,7 +131,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
       await sendLog(job.id, id, from.file, from.name);
       if (mapping) await rememberMapping(from.preview.shape, mapping).catch(() => undefined);
       const measurement: Measurement = {
-        ...measurementOf(from.analysis, `log-${id.slice(0, 8)}`),
+        ...measurementOf(from.report.analysis, `log-${id.slice(0, 8)}`, from.report.openDoubts),
         fileId: id,
         fileName: from.name.slice(0, 200),
         takenBy: me.name,
@@ -205,10 +206,11 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
       )}
       {step.kind === 'result' && (
         <>
-          <Verdict analysis={step.analysis} />
-          <FaultList faults={step.analysis.faults} />
+          <Readings report={step.report} />
+          <Verdict report={step.report} />
+          <FaultList faults={step.report.analysis.faults} />
           <Suspense fallback={<Waiting />}>
-            <LogCharts analysis={step.analysis} session={session} />
+            <LogCharts analysis={step.report.analysis} session={session} />
           </Suspense>
           {!kept && (
             <Row>
@@ -231,10 +233,10 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
 }
 
 /** Whether this log may be declared from, and what there is to say of it, before it is kept. */
-function Verdict({ analysis }: { readonly analysis: LogAnalysis }) {
+function Verdict({ report: { analysis, openDoubts } }: { readonly report: LogReport }) {
   const { survey, assessment, pack } = useSurvey();
-  const withIt = { ...survey, measurements: [measurementOf(analysis, 'this-log')] };
-  const measured = measuredDemand(withIt, assessment.supply.phases, pack);
+  const withIt = { ...survey, measurements: [measurementOf(analysis, 'this-log', openDoubts)] };
+  const measured = measuredDemand(withIt, supplyTree(withIt), assessment.supply.phases, pack);
   const nought = Object.values(analysis.phases).every(({ peakA }) => peakA === 0);
   return (
     <>

@@ -1,3 +1,4 @@
+import { logDoubts } from '@keen-gauge/core/demand/measured/seen';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
 import type { MeasurementKind } from '@keen-gauge/core/survey/words';
 import { Activity, Eye, Plus, Trash2, Zap } from 'lucide-react';
@@ -5,10 +6,12 @@ import { useState } from 'react';
 import { logUrl } from '../api/logs';
 import { BareButton, Button, ButtonLink } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
+import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { takenWords } from '../photos/taken-words';
 import { BoundNumber, BoundText, freshId } from '../stations/bound';
 import { useSet, useSurvey } from '../survey/SurveyContext';
+import { doubtWords } from './doubt-words';
 import { ImportSheet } from './ImportSheet';
 
 const NAMES: Readonly<Record<MeasurementKind, string>> = {
@@ -84,7 +87,8 @@ export function MeasurementsPanel() {
 }
 
 function OneMeasurement({ measurement, onLook }: { readonly measurement: Measurement; readonly onLook: () => void }) {
-  const { job } = useSurvey();
+  const { job, pack } = useSurvey();
+  const doubts = logDoubts(measurement, pack);
   const set = useSet();
   const { kind, phases } = measurement;
   const path = ['measurements', measurement.id];
@@ -104,10 +108,22 @@ function OneMeasurement({ measurement, onLook }: { readonly measurement: Measure
             % covered
             {measurement.unusable ? `, ${measurement.unusable} readings left out` : ''}
           </span>
-          {phases.map(({ id, mean30A, onceAYearA, peakA }) => (
+          {doubts.length > 0 && (
+            <Notice kind="ask" title={`Gives no figure yet: ${doubts.map(doubtWords).join('; ')}.`} />
+          )}
+          {(doubts.length > 0 || measurement.doubtsSettled !== undefined) && (
+            <BoundText
+              path={[...path, 'doubtsSettled']}
+              label="How was that settled?"
+              help="For example: compared with the clamp at the meter, 7.2 A on both."
+              maxLength={500}
+            />
+          )}
+          {phases.map(({ id, mean1A, mean10A, mean30A, onceAYearA, peakA }) => (
             <span key={id} className="figures">
               {id}: highest half hour {mean30A?.toFixed(1) ?? '?'} A, one day in a year {onceAYearA?.toFixed(1) ?? '?'}{' '}
-              A, peak {peakA?.toFixed(1) ?? '?'} A
+              A, highest 10 min {mean10A?.toFixed(1) ?? '?'} A, 1 min {mean1A?.toFixed(1) ?? '?'} A, peak{' '}
+              {peakA?.toFixed(1) ?? '?'} A
             </span>
           ))}
         </>

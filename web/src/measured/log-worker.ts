@@ -3,7 +3,12 @@ import { traceOf, type Trace } from '@keen-gauge/core/demand/measured/downsample
 import { guessDelimiter, guessMapping } from '@keen-gauge/core/demand/measured/guess';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import { logDays, type LogDay } from '@keen-gauge/core/demand/measured/log-days';
-import { logDoubts, otherReadings, outcomeOf, type LogDoubts } from '@keen-gauge/core/demand/measured/possible-readings';
+import {
+  logDoubts,
+  otherReadings,
+  outcomeOf,
+  type LogDoubts,
+} from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';

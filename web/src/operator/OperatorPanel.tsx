@@ -78,7 +78,10 @@ export function OperatorPanel() {
           </p>
           {stale.length > 0 && (
             <>
-              <Notice kind="act" title={`${packNumber(newest.number)} is older than the survey. Sign again, or say why.`}>
+              <Notice
+                kind="act"
+                title={`${packNumber(newest.number)} is older than the survey. Sign again, or say why.`}
+              >
                 <ChangeLines lines={stale} />
               </Notice>
               <TextInput

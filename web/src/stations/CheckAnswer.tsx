@@ -1,4 +1,6 @@
 import type { Check } from '@keen-gauge/core/survey/words';
+import type { Value } from '@keen-gauge/core/record/changes';
+import { BareButton } from '../kit/Button';
 import { LookChoice } from '../kit/LookChoice';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 import { BoundText } from './bound';
@@ -24,10 +26,26 @@ export function CheckAnswer({
         label={question}
         value={answered?.answer}
         onChange={(answer) => {
-          if (answered) set([...path, 'answer'], answer);
-          else set(path, { id: check, answer });
+          // Answered by itself: no longer taken together with others.
+          if (answered) {
+            const { assumed: _assumed, answer: _answer, ...rest } = answered;
+            set(path, { ...rest, ...(answer === undefined ? {} : { answer }) } as unknown as Value);
+          } else set(path, { id: check, answer });
         }}
       />
+      {answered?.assumed === true && (
+        <div className="quiet" role="note">
+          Assumed: ticked together with others.{' '}
+          <BareButton
+            aria-label={`Confirm: ${question}`}
+            onPress={() => {
+              set([...path, 'assumed'], undefined);
+            }}
+          >
+            Confirm
+          </BareButton>
+        </div>
+      )}
       {answered?.answer !== undefined && answered.answer !== 'fine' && (
         <div style={{ marginTop: '0.4rem' }}>
           <BoundText path={[...path, 'note']} label="In words" maxLength={500} />

@@ -22,6 +22,7 @@ import { StationView } from '../stations/StationView';
 import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
+import { OpenedNote } from './OpenedNote';
 import { SaveMark } from './SaveMark';
 import { Aside, Columns, GaugeBand, Page, PhoneBar, RoundLink, StepLink, Steps, Top } from './survey-layout';
 import { SurveyProvider } from './SurveyContext';
@@ -164,8 +165,7 @@ function SurveyView({
           </RoundLink>
           <span style={{ marginRight: 'auto' }}>
             <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
-            <strong>{survey.place.addressLine1 ?? job.place}</strong>{' '}
-            <span className="quiet">{stateWords(job)}</span>
+            <strong>{survey.place.addressLine1 ?? job.place}</strong> <span className="quiet">{stateWords(job)}</span>
           </span>
           <SaveMark state={state.saveState} />
           <BareButton
@@ -206,6 +206,7 @@ function SurveyView({
               <Gauge assessment={assessment} />
             </GaugeBand>
             <main id="main" ref={main}>
+              <OpenedNote station={station} />
               <Conflicts state={state} store={store} />
               {state.faults.map((fault) => (
                 <Notice key={fault.path} kind="act" title={`${fault.path} ${fault.wrong}`}>

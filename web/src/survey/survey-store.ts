@@ -9,6 +9,7 @@ import {
   type Path,
   type Value,
 } from '@keen-gauge/core/record/changes';
+import { confirmedByEdit } from '@keen-gauge/core/survey/assumed';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { FieldFault } from '../api/client';
 import type { Head, Saved } from '../api/surveys';
@@ -125,7 +126,7 @@ export class SurveyStore {
       ...(current === undefined ? {} : { from: current }),
       ...(value === undefined ? {} : { to: value }),
     };
-    this.edit(asSurvey(apply(asValue(this.state.survey), [change]).document));
+    this.edit(confirmedByEdit(asSurvey(apply(asValue(this.state.survey), [change]).document), at));
   }
 
   /** Makes the survey what it should become, as one step of undo. */

@@ -77,7 +77,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     setRunning(true);
     try {
       const mine = (turn.current += 1);
-      const days = log ? await loadLogDays(job.id, log, ready.phase, pack.nominalVoltageV.value) : [];
+      const days = log ? await loadLogDays(job.id, log, ready.phase, pack) : [];
       // Stopped, or started again, while the log was read.
       if (turn.current !== mine) return;
       const started = new TrialRun(ready, days);

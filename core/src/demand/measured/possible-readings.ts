@@ -101,9 +101,7 @@ export function logDoubts(
 ): LogDoubts {
   const doubted = others.filter(({ doubt, outcome }) => isDoubted(doubt, taken, outcome));
   return {
-    openDoubts: [
-      ...new Set([...doubted.map(({ doubt }) => doubt), ...analysisDoubts(analysis, accumulating, pack)]),
-    ],
+    openDoubts: [...new Set([...doubted.map(({ doubt }) => doubt), ...analysisDoubts(analysis, accumulating, pack)])],
     readings: doubted.length === 0 ? [] : [taken, ...doubted.map(({ outcome }) => outcome)],
   };
 }

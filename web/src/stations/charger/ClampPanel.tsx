@@ -155,9 +155,9 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
       ) : (
         <>
           <p>
-            The largest set-point within every rating is <strong className="figures">{setPointA} A</strong>, set by {setBy}. A
-            clamp that reads {pack.clampErrorPercent.value} % low, in steps of {pack.clampStepA.value} A, would let it
-            become {withErrorA?.toFixed(1)} A.
+            The largest set-point within every rating is <strong className="figures">{setPointA} A</strong>, set by{' '}
+            {setBy}. A clamp that reads {pack.clampErrorPercent.value} % low, in steps of {pack.clampStepA.value} A,
+            would let it become {withErrorA?.toFixed(1)} A.
           </p>
           <Row>
             {take('setPointA', withMarginA, `${amperes} A below: ${withMarginA} A`)}
@@ -169,7 +169,8 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
       {failSafeA !== null && step !== null && (
         <>
           <p>
-            The largest fail-safe within every rating is <strong className="figures">{failSafeA} A</strong>, set by {failSafeBy}.
+            The largest fail-safe within every rating is <strong className="figures">{failSafeA} A</strong>, set by{' '}
+            {failSafeBy}.
           </p>
           <Row>{take('failSafeA', step, step === 0 ? 'Stop when it is lost' : `Fail-safe ${step} A`)}</Row>
         </>

@@ -72,10 +72,7 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
               <th scope="row">Holds?</th>
               {table.modes.map(({ id, holds }) => (
                 <td key={id}>
-                  <StateMark
-                    state={stateOf(holds)}
-                    
-                  />
+                  <StateMark state={stateOf(holds)} />
                 </td>
               ))}
             </tr>

@@ -257,7 +257,6 @@ function waitWords({ waitWeeks: [from, to] }: Option): string {
 }
 
 function outcomeWords({ route, holds, fullRate }: Outcome): string {
-  const state = (value: boolean | null): string =>
-    value === null ? 'not known yet' : value ? 'fits' : 'does not fit';
+  const state = (value: boolean | null): string => (value === null ? 'not known yet' : value ? 'fits' : 'does not fit');
   return `what is proposed ${state(holds)}, full rate ${state(fullRate)}; ${ROUTE_WORDS[route]}`;
 }

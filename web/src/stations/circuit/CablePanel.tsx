@@ -28,6 +28,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
   const { circuit } = proposal;
   const segments = circuit?.segments ?? [];
   const name = equipmentName(proposal);
+  const insulation = pack.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation;
   const sizes = [
     ...new Set(
       pack.circuit.cables.value
@@ -89,7 +90,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
           </Row>
           <StretchFields
             path={[...path, 'segments', segment.id]}
-            insulation={pack.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation}
+            insulation={insulation}
             buried={segment.laid === 'buried'}
           />
         </Stretch>
@@ -103,6 +104,13 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
           <Plus size={18} aria-hidden /> Add a stretch
         </Button>
       </div>
+      {insulation === 'thermosetting-90' && (
+        <BoundAnswer
+          path={[...path, 'terminalsFor90']}
+          label="Are the terminals at both ends declared for 90 °C conductors?"
+          help="Only the makers’ data says so. Otherwise the cable is sized by its 70 °C figures."
+        />
+      )}
       <BoundAnswer
         path={[...path, 'concealed']}
         label="Does it lie anywhere in a wall under 50 mm deep, without earthed protection?"

@@ -1,13 +1,17 @@
 import { equipmentName, isGeneration } from '@keen-gauge/core/survey/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { WAY_PLANS, WAY_PLAN_NAMES } from '@keen-gauge/core/survey/circuit-words';
+import { withWayPlan } from '@keen-gauge/core/tree/planned-board';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
-import { BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { Select } from '../../kit/Select';
+import { useSurvey } from '../../survey/SurveyContext';
+import { At, BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText, freshId } from '../bound';
 
 /** The device of the new circuit, its RCD, and where in the board it goes. */
 export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id];
+  const { survey, store } = useSurvey();
   const { rcd } = proposal;
   const name = equipmentName(proposal);
   return (
@@ -32,11 +36,16 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
             { value: 'D', label: 'D' },
           ]}
         />
-        <BoundSelect
-          path={[...path, 'way', 'plan']}
-          label="Where the device goes"
-          options={WAY_PLANS.map((value) => ({ value, label: WAY_PLAN_NAMES[value] }))}
-        />
+        <At path={[...path, 'way', 'plan']}>
+          <Select
+            label="Where the device goes"
+            value={proposal.way?.plan}
+            options={WAY_PLANS.map((value) => ({ value, label: WAY_PLAN_NAMES[value] }))}
+            onChange={(plan) => {
+              store.edit(withWayPlan(survey, proposal.id, plan, freshId));
+            }}
+          />
+        </At>
         {proposal.way?.plan !== undefined && (
           <BoundText path={[...path, 'way', 'note']} label="How, in words" maxLength={300} />
         )}

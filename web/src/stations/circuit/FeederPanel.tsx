@@ -1,4 +1,5 @@
 import type { FeederAssessment } from '@keen-gauge/core/circuit/feeder';
+import { answerWords } from '@keen-gauge/core/grounds/verdict';
 import type { FeederAnswer } from '@keen-gauge/core/circuit/feeder-answers';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
@@ -63,7 +64,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
             <span>
               {question} <strong>{answer}</strong>
             </span>
-            <StateMark state={state}  />
+            <StateMark state={state} />
           </li>
         ))}
       </Questions>
@@ -140,9 +141,7 @@ function Answer({ answer, proposalId }: { readonly answer: FeederAnswer; readonl
       <div>
         <Row style={{ justifyContent: 'space-between' }}>
           <strong>{answer.title}</strong>
-          {answer.kind !== 'wait' && (
-            <StateMark state={stateOf(answer.holds)} />
-          )}
+          {answer.kind !== 'wait' && <StateMark state={stateOf(answer.holds)} />}
         </Row>
         <p className="quiet">{answer.says}</p>
         {proposal && setA !== undefined && answer.holds === true && (

@@ -53,7 +53,7 @@ export function CutOutStation() {
                 label="Fuse rating, each phase"
                 unit="A"
                 least={1}
-                most={3000}
+                most={1600}
                 usual={[60, 80, 100]}
               />
               {device.kind === 'cut-out' && (
@@ -62,7 +62,7 @@ export function CutOutStation() {
                   label="Holder moulded, at most"
                   unit="A"
                   least={1}
-                  most={3000}
+                  most={1600}
                   usual={[60, 100]}
                   help="The most the carrier may hold; not the fuse inside."
                 />

@@ -2,7 +2,7 @@ import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { CABLE_TYPES, LAID } from '@keen-gauge/core/survey/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber, BoundSelect } from '../bound';
+import { BoundAnswer, BoundNumber, BoundSelect } from '../bound';
 import { CpcFields } from '../circuit/CpcFields';
 import { StretchFields } from '../circuit/StretchFields';
 import { CABLE_WORDS, LAID_WORDS, worded } from './node-words';
@@ -13,6 +13,7 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
   const path = ['supply', 'nodes', node.id, 'cable'];
   const own = node.kind === 'device' || node.kind === 'feeder';
   const { cable } = node;
+  const insulation = pack.circuit.cables.value.find(({ type }) => type === cable?.type)?.insulation;
   const counted = cable?.type !== undefined && cable.type !== 'tails';
   return (
     <>
@@ -31,13 +32,15 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
       </FieldGrid>
       {counted && (
         <>
-          <StretchFields
-            path={path}
-            length={false}
-            insulation={pack.circuit.cables.value.find(({ type }) => type === cable.type)?.insulation}
-            buried={cable.laid === 'buried'}
-          />
+          <StretchFields path={path} length={false} insulation={insulation} buried={cable.laid === 'buried'} />
           <CpcFields path={path} cable={cable} />
+          {insulation === 'thermosetting-90' && (
+            <BoundAnswer
+              path={[...path, 'terminalsFor90']}
+              label="Are the terminals at both ends declared for 90 °C conductors?"
+              help="Otherwise its 70 °C figures count."
+            />
+          )}
         </>
       )}
     </>

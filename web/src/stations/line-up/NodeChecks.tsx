@@ -1,5 +1,5 @@
 import { fuseRating } from '@keen-gauge/core/intake/fuse-rating';
-import { checksOf } from '@keen-gauge/core/intake/checks/findings';
+import { checksOf, settledByLooking } from '@keen-gauge/core/intake/checks/findings';
 import { hangsFrom, supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import { CheckCheck } from 'lucide-react';
 import { Button } from '../../kit/Button';
@@ -18,7 +18,7 @@ export function NodeChecks({ nodeId }: { readonly nodeId: string }) {
   if (rules.length === 0) return null;
   const answers = here.node.checks ?? [];
   const open = rules.filter(
-    ({ rule, verdict }) => verdict.state === 'not-known' && !answers.some(({ id, answer }) => id === rule.id && answer),
+    ({ rule }) => settledByLooking(here, rule, facts) && !answers.some(({ id, answer }) => id === rule.id && answer),
   );
   return (
     <Stack as="section" aria-label="Checks" style={{ '--gap': '0.7rem' }}>
@@ -36,7 +36,7 @@ export function NodeChecks({ nodeId }: { readonly nodeId: string }) {
         <div>
           <Button
             onPress={() => {
-              const added = open.map(({ rule }) => ({ id: rule.id, answer: 'fine' as const }));
+              const added = open.map(({ rule }) => ({ id: rule.id, answer: 'fine' as const, assumed: true }));
               const kept = answers.filter(({ id }) => !added.some((each) => each.id === id));
               const nodes = survey.supply.nodes.map((node) =>
                 node.id === nodeId ? { ...node, checks: [...kept, ...added] } : node,
@@ -44,7 +44,7 @@ export function NodeChecks({ nodeId }: { readonly nodeId: string }) {
               store.edit({ ...survey, supply: { ...survey.supply, nodes } });
             }}
           >
-            <CheckCheck size={18} aria-hidden /> Looked at the other {open.length}, all fine
+            <CheckCheck size={18} aria-hidden /> Take the other {open.length} as fine, not looked at singly
           </Button>
         </div>
       )}

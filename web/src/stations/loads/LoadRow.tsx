@@ -1,7 +1,7 @@
 import { CLASS_NAMES } from '@keen-gauge/core/demand/maximum-demand';
 import type { Load } from '@keen-gauge/core/survey/load';
 import { LOAD_CLASSES } from '@keen-gauge/core/survey/words';
-import { ChevronDown, ChevronRight, Trash2 } from 'lucide-react';
+import { Check, ChevronDown, ChevronRight, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from 'react-aria-components';
 import styled from 'styled-components';
@@ -21,7 +21,10 @@ const Item = styled.li`
 
 const Line = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  & > :last-child {
+    grid-column: 3;
+  }
 `;
 
 const Opener = styled(Button)`
@@ -71,10 +74,23 @@ export function LoadRow({ load }: { readonly load: Load }) {
           }}
         >
           <Chevron size={18} aria-hidden />
-          <strong>{name}</strong>
+          <span>
+            <strong>{name}</strong>
+            {load.assumed === true && <em className="quiet"> assumed</em>}
+          </span>
           <span className="quiet">{CLASS_NAMES[load.class]}</span>
           <span className="figures">{sizeWords(load)}</span>
         </Opener>
+        {load.assumed === true && (
+          <BareButton
+            aria-label={`Confirm ${name}`}
+            onPress={() => {
+              set(['loads', load.id, 'assumed'], undefined);
+            }}
+          >
+            <Check size={18} aria-hidden />
+          </BareButton>
+        )}
         <BareButton
           aria-label={`Remove ${name}`}
           onPress={() => {

@@ -1,11 +1,13 @@
 import { CLASS_NAMES } from '@keen-gauge/core/demand/maximum-demand';
-import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
+import { startingLoads, STARTING_SETS, type StartingSet } from '@keen-gauge/core/demand/starting-sets';
 import type { Load } from '@keen-gauge/core/survey/load';
 import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words';
-import { Plus } from 'lucide-react';
+import { allConfirmed } from '@keen-gauge/core/survey/assumed';
+import { CheckCheck, Plus } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../kit/Button';
+import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { MeasurementsPanel } from '../../measured/MeasurementsPanel';
@@ -27,7 +29,8 @@ const List = styled.ul`
 
 /** What the house takes: a usual set to start from, then corrected to what is there. */
 export function LoadsStation() {
-  const { survey } = useSurvey();
+  const { survey, store } = useSurvey();
+  const assumed = survey.loads.filter((load) => load.assumed === true).length;
   return (
     <StationFrame station="loads" lead="What the house takes. Start from a usual set and correct it to what is there.">
       <BasesPanel />
@@ -39,6 +42,20 @@ export function LoadsStation() {
         <h2>
           {survey.loads.length} load{survey.loads.length === 1 ? '' : 's'}
         </h2>
+        {assumed > 0 && (
+          <Row>
+            <span>
+              {assumed} of them assumed: nobody has confirmed {assumed === 1 ? 'it' : 'them'} yet.
+            </span>
+            <Button
+              onPress={() => {
+                store.edit(allConfirmed(survey));
+              }}
+            >
+              <CheckCheck size={18} aria-hidden /> Confirm all as listed
+            </Button>
+          </Row>
+        )}
         {survey.loads.length > 0 && (
           <List>
             {survey.loads.map((load) => (
@@ -55,22 +72,62 @@ export function LoadsStation() {
 
 function StartingSets() {
   const { survey, store } = useSurvey();
+  const [asking, setAsking] = useState<StartingSet | null>(null);
+  const take = (set: StartingSet): void => {
+    store.edit({ ...survey, loads: startingLoads(set, freshId) });
+    setAsking(null);
+  };
   return (
     <Panel aria-label="Usual sets" data-field="loads">
       <h2>{survey.loads.length === 0 ? 'Start from a usual set' : 'Start again from a usual set'}</h2>
-      {survey.loads.length > 0 && <p className="quiet">The list below is replaced; undo brings it back.</p>}
+      <p className="quiet">Usual powers, assumed until you confirm or correct each load.</p>
       <Row>
         {STARTING_SETS.map((set) => (
           <Button
             key={set.id}
             onPress={() => {
-              store.edit({ ...survey, loads: set.loads.map((load) => ({ ...load, id: freshId(load.id) })) });
+              if (survey.loads.length === 0) take(set);
+              else setAsking(set);
             }}
           >
             {set.name}
           </Button>
         ))}
       </Row>
+      {asking && (
+        <div role="alertdialog" aria-label="Replace the loads">
+          <Notice
+            kind="act"
+            title={`“${asking.name}” replaces the ${survey.loads.length} load${survey.loads.length === 1 ? '' : 's'} listed below with ${asking.loads.length} usual ones.`}
+          >
+            Undo brings them back.
+            <Row style={{ marginTop: '0.5rem' }}>
+              <Button
+                onPress={() => {
+                  take(asking);
+                }}
+              >
+                Replace {survey.loads.length} load{survey.loads.length === 1 ? '' : 's'}
+              </Button>
+              <Button
+                onPress={() => {
+                  store.edit({ ...survey, loads: [...survey.loads, ...startingLoads(asking, freshId)] });
+                  setAsking(null);
+                }}
+              >
+                Add to them
+              </Button>
+              <Button
+                onPress={() => {
+                  setAsking(null);
+                }}
+              >
+                Keep the list
+              </Button>
+            </Row>
+          </Notice>
+        </div>
+      )}
     </Panel>
   );
 }

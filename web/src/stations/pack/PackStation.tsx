@@ -26,7 +26,8 @@ export default function PackStation() {
     >
       <Panel aria-label="What it will be">
         <p>
-          <RouteMark way={assessment.route.way} words={assessment.route.words} /> This will be <strong>{TITLES[assessment.route.way]}</strong>.
+          <RouteMark way={assessment.route.way} words={assessment.route.words} /> This will be{' '}
+          <strong>{TITLES[assessment.route.way]}</strong>.
         </p>
         {missing.length === 0 && <p>Nothing is missing.</p>}
         <SignOff missing={missing} />
