@@ -40,7 +40,7 @@ export function verdictOf(id: VerdictId, grounds: readonly Ground[], metWhy?: st
 
 function sentence(words: string): string {
   const text = words.replace(/[.]$/, '');
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}${text.endsWith('?') ? '' : '.'}`;
 }
 
 /** The words for what a verdict answers, the same everywhere. */

@@ -1,5 +1,5 @@
 import { basisGap, CLASS_NAMES } from '../demand/maximum-demand';
-import { clampReadings, logDoubts } from '../demand/measured/seen';
+import { clampReadings, isLog, logDoubts } from '../demand/measured/seen';
 import { sourcesOn } from '../management/sources';
 import { exporting } from '../route/export';
 import type { Load } from '../survey/load';
@@ -82,6 +82,26 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         },
       ];
     },
+  },
+  {
+    ...about,
+    id: 'measurement-without-figure',
+    field: 'measurements.phases.mean30A',
+    why: 'A measurement without its figure bounds nothing.',
+    open: ({ survey }) =>
+      survey.measurements.flatMap((measurement) => {
+        const figure = isLog(measurement) ? 'mean30A' : 'peakA';
+        const lines = measurement.phases.filter((phase) => phase[figure] === undefined);
+        if (lines.length === 0 && measurement.phases.length > 0) return [];
+        return [
+          {
+            subjectId: measurement.id,
+            field: `measurements.phases.${figure}` as const,
+            title: `${isLog(measurement) ? 'Log: its highest half hour' : 'Measured current'} is not recorded${lines.length > 0 && survey.supply.phases === 3 ? ` on ${lines.map(({ id }) => id).join(', ')}` : ''}.`,
+            remedy: 'Enter it, or remove the measurement.',
+          },
+        ];
+      }),
   },
   {
     ...about,

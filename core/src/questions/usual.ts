@@ -51,6 +51,66 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
         })),
   },
   {
+    ...load,
+    stop: 'desk',
+    id: 'basis-taken',
+    field: 'declaration.basis',
+    why: 'Where nobody has declared a method, the rules’ own is used.',
+    open: ({ survey, basis }) =>
+      survey.declaration.basis === undefined
+        ? [{ title: `Maximum demand by ${basis} is used.`, remedy: 'Declare the method you stand by.' }]
+        : [],
+  },
+  {
+    ...load,
+    stop: 'desk',
+    id: 'basis-without-reason',
+    field: 'declaration.reason',
+    why: 'A method other than the rules’ own is used only with a reason.',
+    open: ({ survey: { declaration }, basis }) =>
+      declaration.basis !== undefined && declaration.basis !== basis && !declaration.reason?.trim()
+        ? [{ title: `Maximum demand by ${basis} is used.`, remedy: `Say why ${declaration.basis} is declared.` }]
+        : [],
+  },
+  {
+    ...load,
+    id: 'nothing-measured',
+    field: 'measurements',
+    why: 'Nothing was seen to flow that the list could be compared with.',
+    open: ({ survey }) =>
+      survey.measurements.length === 0
+        ? [{ title: 'Nothing was measured.', remedy: 'Read the current at the tails, or log it for a week.' }]
+        : [],
+  },
+  {
+    ...load,
+    askOf: 'customer',
+    id: 'generation-taken',
+    field: 'generation',
+    why: 'What sends power back already counts towards the limit for notifying.',
+    open: ({ survey }) =>
+      survey.generation === undefined
+        ? [{ title: 'No generation on the premises is counted.', remedy: 'Ask, and look at the roof and the board.' }]
+        : [],
+  },
+  {
+    ...about,
+    taken: 'at-worst',
+    station: 'charger',
+    stop: 'data',
+    id: 'limiter-taken',
+    field: 'proposals.limiter.kind',
+    why: 'Equipment counts at its full rating where no limit is recorded.',
+    open: ({ survey }) =>
+      survey.proposals
+        .filter(({ limiter }) => limiter.kind === undefined)
+        .map((proposal) => ({
+          subjectId: proposal.id,
+          title: `${equipmentName(proposal)}: counted at its full rating.`,
+          remedy: 'Record how it is limited, where it is.',
+        })),
+  },
+  {
     ...about,
     station: 'loop',
     stop: 'part',

@@ -86,9 +86,5 @@ async function loadScenario(
   for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
   if (scenario.signedBy === undefined) return;
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
-  if (head)
-    await signOff(app, askerOf(scenario.signedBy), id, {
-      revisionId: head.revisionId,
-      reason: 'Signed for the demonstration.',
-    });
+  if (head) await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });
 }

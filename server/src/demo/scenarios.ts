@@ -150,7 +150,13 @@ export const SCENARIOS: readonly Scenario[] = [
           s.proposals = [
             charger({
               label: 'Van charger',
-              limiter: { kind: 'clamp', setPointA: 70, failSafeA: 6, clampNodeId: 'isolator' },
+              limiter: {
+                kind: 'clamp',
+                setPointA: 70,
+                failSafeA: 6,
+                clampNodeId: 'isolator',
+                fit: { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', seesExport: 'no' },
+              },
             }),
           ];
         },
