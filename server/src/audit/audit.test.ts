@@ -2,7 +2,7 @@ import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { randomUUID } from 'node:crypto';
 import type { Agent } from 'supertest';
-import { makeJob, testBench, type MadeJob, type TestBench } from '../testing/bench';
+import { makeJob, signAsItStands, testBench, type MadeJob, type TestBench } from '../testing/bench';
 import { decisionsIn } from './decisions';
 
 let bench: TestBench;
@@ -72,7 +72,7 @@ describe('the record of a job', () => {
       .post(`/api/jobs/${job.id}/events`)
       .send({ id: randomUUID(), kind: 'sent', day: '2026-11-25' })
       .expect(201);
-    await anna.post(`/api/jobs/${job.id}/packs`).send({ revisionId: id, reason: 'Asked for early.' }).expect(201);
+    expect((await signAsItStands(anna, job.id, id, 'Asked for early.')).status).toBe(201);
     expect((await recordOf()).map(({ what, by }) => `${what} ${by}`)).toEqual([
       'basis-declared anna',
       'event-entered anna',

@@ -43,6 +43,7 @@ describe('preparing a database', () => {
       '012_checklists.sql',
       '013_pack_pictures.sql',
       '014_job_place.sql',
+      '015_job_answer.sql',
     ]);
     await client.end();
   });

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Agent } from 'supertest';
 import { startOperator } from '../../../standins/operator/service';
-import { makeJob, testBench, type TestBench } from '../testing/bench';
+import { makeJob, signAsItStands, testBench, type TestBench } from '../testing/bench';
 import { patienceMs } from './desk-client';
 import { startOutbox, workOnce } from './outbox';
 
@@ -75,10 +75,8 @@ interface Conversation {
 /** A job with its pack signed, still with everything open: route and reason are the firm’s business, not the desk’s. */
 async function signed(): Promise<{ jobId: string; packId: string; pack: string }> {
   const job = await makeJob(anna);
-  const made = await anna
-    .post(`/api/jobs/${job.id}/packs`)
-    .send({ revisionId: job.revisionId, reason: 'Asked for early.' })
-    .expect(201);
+  const made = await signAsItStands(anna, job.id, job.revisionId, 'Asked for early.');
+  expect(made.status).toBe(201);
   const { id, number } = made.body as { id: string; number: number };
   return { jobId: job.id, packId: id, pack: `P-${String(number).padStart(4, '0')}` };
 }
@@ -274,7 +272,7 @@ describe('what may be handed in', () => {
     const [job, other] = [await signed(), await signed()];
     const head = await anna.get(`/api/jobs/${job.jobId}/survey`).expect(200);
     const { revisionId } = head.body as { revisionId: string };
-    await anna.post(`/api/jobs/${job.jobId}/packs`).send({ revisionId, reason: 'Again.' }).expect(201);
+    expect((await signAsItStands(anna, job.jobId, revisionId, 'Again.')).status).toBe(201);
     const old = await anna
       .post(`/api/jobs/${job.jobId}/submissions`)
       .send({ id: randomUUID(), packId: job.packId })

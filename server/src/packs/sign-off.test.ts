@@ -3,7 +3,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import type { IncomingMessage } from 'node:http';
 import type { Agent } from 'supertest';
-import { makeJob, testBench, type MadeJob, type TestBench } from '../testing/bench';
+import { makeJob, signAsItStands, testBench, type MadeJob, type TestBench } from '../testing/bench';
 
 let bench: TestBench;
 let anna: Agent;
@@ -48,8 +48,39 @@ describe('signing off', () => {
     );
   });
 
+  it('asks a reason of its own for each question of safety, named; one for all, or a word, is none', async () => {
+    const reason = 'Operator asked for it early.';
+    const refused = await sign(anna, { revisionId: job.revisionId, reason }).expect(422);
+    expect(refused.body).toMatchObject({ title: 'Safety is not settled' });
+    const { missing, faults } = refused.body as {
+      missing: { key: string; safety: boolean }[];
+      faults: { wrong: string }[];
+    };
+    const safety = missing.filter((each) => each.safety);
+    expect(faults.map(({ wrong }) => wrong)).toHaveLength(safety.length);
+    expect(safety.map(({ key }) => key)).toEqual(
+      expect.arrayContaining(['fuse-rating-not-established cut-out', 'loop-not-known', 'condition-not-looked']),
+    );
+    const answeredBy = (words: string) => safety.map(({ key }) => ({ key, reason: words }));
+    await sign(anna, { revisionId: job.revisionId, reason, reasons: answeredBy('ok') }).expect(422);
+    await sign(anna, { revisionId: job.revisionId, reason, reasons: answeredBy('Seen to later.').slice(1) }).expect(
+      422,
+    );
+    await sign(anna, { revisionId: job.revisionId, reasons: answeredBy('Seen to later.') }).expect(422);
+  });
+
+  it('is signed by the signer’s own name, and by no other two letters', async () => {
+    const answerTo = async (name: string): Promise<unknown> =>
+      (await sign(anna, { revisionId: job.revisionId, signature: { kind: 'typed', name } }).expect(422)).body;
+    for (const name of ['xy', 'Alan', 'Anna B']) expect(await answerTo(name)).toMatchObject({ title: 'Not signed' });
+    // Her own, however she writes it, is no hindrance: what is left is what is missing.
+    for (const name of ['anna', ' ANNA '])
+      expect(await answerTo(name)).toMatchObject({ title: 'Safety is not settled' });
+  });
+
   it('freezes a numbered pack: JSON reads back the same, matches its fingerprint, and later edits leave it alone', async () => {
-    const made = await sign(anna, { revisionId: job.revisionId, reason: 'Operator asked for it early.' }).expect(201);
+    const made = await signAsItStands(anna, job.id, job.revisionId, 'Operator asked for it early.');
+    expect(made.status).toBe(201);
     const pack = made.body as { id: string; number: number; fingerprint: string };
     expect(pack).toMatchObject({
       number: 1,

@@ -12,3 +12,5 @@ UPDATE jobs SET answer = latest.answer
                             WHERE w.job_id = e.job_id AND w.kind = 'withdrawn' AND w.details ->> 'withdraws' = e.id::text)
          ORDER BY e.job_id, e.seq DESC) latest
  WHERE latest.job_id = jobs.id AND latest.kind = 'answered';
+
+GRANT UPDATE (answer) ON jobs TO keen_gauge_app;
