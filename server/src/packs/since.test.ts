@@ -36,7 +36,8 @@ describe('a pack older than the survey', () => {
   });
 
   it('says what differs, and is not sent without a reason', async () => {
-    await set(job.revisionId, ['supply', 'nodes', 'cut-out', 'ratingA'], 80);
+    const once = await set(job.revisionId, ['supply', 'nodes', 'cut-out', 'ratingA'], 80);
+    await set(once, ['supply', 'nodes', 'cut-out', 'evidence'], 'label');
     const moved = await since();
     expect(moved?.lines.length).toBeGreaterThan(0);
     expect(moved?.lines.some(({ is }) => is?.includes('80 A'))).toBe(true);
