@@ -161,8 +161,7 @@ test('a hold, its release with a name and a reason, and the tree and photographs
 
   await goTo(page, 'Pack');
   await saved(page);
-  await page.getByLabel('Why sign it with items missing?').fill('For the operator’s engineer.');
-  await signOff(page);
+  await signOff(page, 'For the operator’s engineer.');
   const packs = page.getByRole('region', { name: 'Packs' });
   const [file] = await Promise.all([page.waitForEvent('download'), packs.getByRole('link', { name: 'PDF' }).click()]);
   const { text, pictures } = await pdfText(await file.path());

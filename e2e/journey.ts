@@ -49,13 +49,31 @@ export async function choose(page: Page, question: string, answer: string): Prom
     .check({ force: true });
 }
 
-/** Signs what is there by typing a name; with a reason where something is missing. */
-export async function signOff(page: Page, reason?: string): Promise<void> {
-  if (reason !== undefined) await page.getByLabel('Why sign it with items missing?').fill(reason);
-  await page.getByLabel('Type your name to sign').fill('M. Oakhanger');
+/** Answers for every question of safety that is open, each with a reason of its own, and for the rest together. */
+export async function answerFor(page: Page, reason: string): Promise<void> {
+  await expect(page.getByLabel('Type your name to sign').or(page.getByLabel('Draw your signature here'))).toBeVisible();
+  const safety = page.getByRole('textbox', { name: /^Reason to sign although/ });
+  for (let at = 0; at < (await safety.count()); at += 1) await safety.nth(at).fill(`${reason} Answered for.`);
+  const others = page.getByLabel('Why sign it with items missing?');
+  if (await others.isVisible()) await others.fill(reason);
+}
+
+/** Signs what is there by typing the signer’s own name; with reasons where something is missing. */
+export async function signOff(page: Page, reason?: string, name = 'Maren Oakhanger'): Promise<void> {
+  if (reason !== undefined) await answerFor(page, reason);
+  await page.getByLabel('Type your name to sign').fill(name);
   await page.getByRole('button', { name: 'Sign off and freeze' }).click();
 }
 
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+}
+
+/** Reads a rating of 100 A on each part of the supply named, at the line-up. */
+export async function readRatings(page: Page, names: readonly string[]): Promise<void> {
+  await goTo(page, 'Line-up');
+  for (const name of names) {
+    await page.getByRole('option', { name: new RegExp(`^${name},`) }).click();
+    await page.getByLabel(/^(Maximum current|Rating, each phase|Main switch rating)$/).fill('100');
+  }
 }

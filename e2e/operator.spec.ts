@@ -91,7 +91,7 @@ for (const [verdict, words, next, enter] of [
       await expect(dates).toContainText(then);
     }
     await page.goto('/');
-    await expect(page.getByRole('link', { name: new RegExp(place) })).toContainText('Answered');
+    await expect(page.getByRole('link', { name: new RegExp(place) })).toContainText('Operator: ');
   });
 
 test('two instances on one database serve the same job, and the pack is handed in once', async ({ page, browser }) => {

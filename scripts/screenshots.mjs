@@ -25,6 +25,8 @@ async function handIn(page, _bench, desk) {
     });
   const note = 'We come to the fuse first.';
   await at({ answerNext: { answer: 'accepted-if', condition: 'fuse-visit', note }, secondsPerDay: 1, workingDays: 1 });
+  const safety = page.getByRole('textbox', { name: /^Reason to sign although/ });
+  for (let at = 0; at < (await safety.count()); at += 1) await safety.nth(at).fill('Seen to when it is fitted.');
   const reason = page.getByLabel('Why sign it with items missing?');
   if (await reason.isVisible()) await reason.fill('The operator asked for it early.');
   await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');

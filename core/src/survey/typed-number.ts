@@ -92,7 +92,7 @@ export function typedWithUnit(typed: string, unit: string): TypedNumber | null {
   if (written === '' || found.kind === 'empty' || found.kind === 'not-a-number') return found;
   const factor =
     written.toLowerCase() === unit.toLowerCase() ? 1 : UNITS[unit]?.find(([spelling]) => spelling.test(written))?.[1];
-  if (factor === undefined) return null;
+  if (factor === undefined) return /\d/.test(written) ? { kind: 'not-a-number' } : null;
   const times = (value: number): number => Number((value * factor).toPrecision(12));
   return found.kind === 'either'
     ? { ...found, whole: times(found.whole), fraction: times(found.fraction) }

@@ -67,6 +67,8 @@ export interface ReadingOutcome {
   readonly says: string;
   readonly peakA: number;
   readonly mean30A: number | null;
+  /** How much of its span there are readings of, 0 to 1: dates read the wrong way round leave months between days. */
+  readonly coverage: number;
   readonly plausible: boolean;
 }
 
@@ -81,6 +83,7 @@ export function outcomeOf(says: string, analysis: LogAnalysis, pack: RulePack): 
     says,
     peakA,
     mean30A: halves.length === 0 ? null : Math.max(...halves),
+    coverage: analysis.coverage,
     plausible: !lost && peakA >= least && peakA <= most,
   };
 }
@@ -114,7 +117,8 @@ function isDoubted(doubt: LogDoubt, taken: ReadingOutcome, other: ReadingOutcome
   if (!other.plausible) return false;
   if (doubt === 'unit') return !taken.plausible;
   const differ = Math.abs((taken.mean30A ?? taken.peakA) - (other.mean30A ?? other.peakA)) > 0.05;
-  return doubt === 'dates' ? true : differ || !taken.plausible;
+  if (doubt === 'dates') return other.coverage >= Math.min(0.5, taken.coverage);
+  return differ || !taken.plausible;
 }
 
 /** Doubts that the figures of a log raise by themselves, whatever way it was read. */
