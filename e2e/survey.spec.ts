@@ -226,7 +226,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await expect(job).toContainText('Signed off');
     await expect(job).toContainText('Fit, then notify');
     // What is left is the firm's own to look at; the operator has what it needs.
-    await expect(job).toContainText('The size of the earthing conductor is not known.');
+    await expect(job).toContainText('does its maker’s data allow this limit?');
     await page.getByLabel('Search place').fill('no such place');
     await expect(page.getByText('No job has “no such place” in it.')).toBeVisible();
   });

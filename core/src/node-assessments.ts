@@ -276,12 +276,13 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] 
     const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
     if (leastA !== null && exceeds(0, leastA)) {
       const nowA = Math.max(0, ...Object.values(node.before).map(({ value }) => value ?? 0));
-      const already = node.ratingA !== null && exceeds(nowA, node.ratingA);
+      const overNowA = node.ratingA === null ? 0 : nowA - node.ratingA;
+      const already = exceeds(overNowA, 0);
       return [
         {
           ...about,
           id: 'node-over-rating',
-          title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work${already ? `, and ${written(nowA - (node.ratingA ?? 0))} A over it now` : ''}.`,
+          title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work${already ? `, and ${written(overNowA)} A over it now` : ''}.`,
           remedy: already
             ? 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.'
             : 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.',

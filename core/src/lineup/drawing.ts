@@ -259,9 +259,9 @@ function headroomMarks(row: LineupRow, right: number, top: number, narrow: boole
   const left = row.empty
     ? 'no load on it'
     : row.headroomA === null
-      ? 'headroom not known'
+      ? 'not known'
       : `${amperes(Math.abs(row.headroomA))} ${row.over ? 'over' : 'left'}`;
-  const demand = row.empty ? '' : `${bare(row.nowA)} now, ${bare(row.afterA)} A after`;
+  const demand = row.empty ? '' : `${bare(row.nowA)} → ${bare(row.afterA)} A`;
   const ink: Ink = row.over ? 'hold' : row.headroomA === null ? 'quiet' : 'left';
   const figures = { bold: true, figures: true, end: true };
   const flag = row.weakest ? weakestFlag(right, top + (narrow ? 31 : 35)) : [];

@@ -72,12 +72,15 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
   };
   if (tree.root) visit(tree.root, 0, null);
 
+  // What a limiter would let through is drawn only where it is known to.
+  const managed = assessment.demand.limiter.holds === true;
+  const afterOf = ({ managed: held, after }: NodeAssessment): PerPhase => (managed ? (held ?? after) : after);
   const rows = order.map(({ here, lane, parent, children }): LineupRow => {
     const { node } = here;
     const found = assessed.get(node.id);
     const isDevice = node.id === assessment.supply.deviceId;
     const headroomA = least(found?.headroom);
-    const empty = found?.empty === true && (most(found.managed ?? found.after) ?? 0) === 0;
+    const empty = found?.empty === true && (most(afterOf(found)) ?? 0) === 0;
     return {
       id: node.id,
       kind: node.kind,
@@ -88,9 +91,9 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       ratingA: found?.ratingA ?? null,
       evidence: isDevice ? assessment.supply.evidence : (node.evidence ?? null),
       ratingSure: isDevice ? assessment.supply.ratingEstablished === true : node.ratingA !== undefined,
-      bars: barsOf(found, phaseAt(here)),
+      bars: barsOf(found, found && afterOf(found), phaseAt(here)),
       nowA: most(found?.before),
-      afterA: most(found?.managed ?? found?.after),
+      afterA: most(found && afterOf(found)),
       headroomA: empty ? null : headroomA,
       empty,
       weakest: assessment.weakest?.nodeId === node.id,
@@ -107,9 +110,8 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
 }
 
 /** A bar for each phase; one only where the node is on one line of several. */
-function barsOf(found: NodeAssessment | undefined, line: Phase | undefined): PhaseBar[] {
-  if (!found) return [];
-  const after = found.managed ?? found.after;
+function barsOf(found: NodeAssessment | undefined, after: PerPhase | undefined, line: Phase | undefined): PhaseBar[] {
+  if (!found || !after) return [];
   const phases = Object.keys(found.after) as Phase[];
   return phases
     .filter((phase) => line === undefined || phases.length === 1 || phase === line)

@@ -10,8 +10,7 @@ const schema = JSON.parse(
   readFileSync(join(__dirname, '../../../docs/formats/assessment.schema.json'), 'utf8'),
 ) as object;
 const validate = new Ajv2020({ strict: false, allErrors: true }).compile(schema);
-const plain = (value: unknown): Record<string, unknown> =>
-  JSON.parse(JSON.stringify(value)) as Record<string, unknown>;
+const plain = (value: unknown): Record<string, unknown> => JSON.parse(JSON.stringify(value)) as Record<string, unknown>;
 
 describe('the assessment’s JSON Schema', () => {
   it('describes the assessment of every demo job at every stage', () => {

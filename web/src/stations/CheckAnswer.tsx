@@ -1,5 +1,4 @@
 import type { Check } from '@keen-gauge/core/survey/words';
-import type { Value } from '@keen-gauge/core/record/changes';
 import { BareButton } from '../kit/Button';
 import { LookChoice } from '../kit/LookChoice';
 import { useSet, useSurvey } from '../survey/SurveyContext';
@@ -29,7 +28,7 @@ export function CheckAnswer({
           // Answered by itself: no longer taken together with others.
           if (answered) {
             const { assumed: _assumed, answer: _answer, ...rest } = answered;
-            set(path, { ...rest, ...(answer === undefined ? {} : { answer }) } as unknown as Value);
+            set(path, { ...rest, answer });
           } else set(path, { id: check, answer });
         }}
       />

@@ -1,4 +1,3 @@
-import type { Station } from '@keen-gauge/core/finding';
 import { questionKey, type Question } from '@keen-gauge/core/questions/question';
 
 /** What is remembered from one edit to the next to say what an edit opened. */
@@ -13,7 +12,7 @@ export interface OpenedSoFar {
  * What edits at one station opened at others. A question that was open when the station was come to is no news, and one that is
  * closed again is gone; going to another station starts afresh.
  */
-export function openedBy(before: OpenedSoFar, station: Station | string, questions: readonly Question[]): OpenedSoFar {
+export function openedBy(before: OpenedSoFar, station: string, questions: readonly Question[]): OpenedSoFar {
   if (station !== before.station) return { station, questions, opened: [] };
   const known = new Set(before.questions.map(questionKey));
   const now = new Set(questions.map(questionKey));

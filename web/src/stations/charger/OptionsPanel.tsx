@@ -223,7 +223,7 @@ export function OptionsPanel() {
 function fitWords({ holds, kind }: Option): string {
   if (holds === null) return 'Not known yet';
   if (!holds) return 'Does not fit';
-  return kind === 'full-rate' ? 'Fits' : 'Fits if limited';
+  return kind === 'fixed-limit' || kind === 'managed' ? 'Fits if limited' : 'Fits';
 }
 
 /** Everything an option rests on, shown when it is asked for. */

@@ -34,14 +34,16 @@ export function MissingList({ missing, reasons, onReason }: MissingListProps) {
               <li key={item.key}>
                 <Item item={item} />
                 {onReason && (
-                  <TextInput
-                    label={`Reason to sign although: ${item.text}`}
-                    value={reasons?.[item.key] ?? ''}
-                    maxLength={1000}
-                    onChange={(next) => {
-                      onReason(item.key, next);
-                    }}
-                  />
+                  <div role="group" aria-label={item.text}>
+                    <TextInput
+                      label={`Reason to sign although this is ${item.state}`}
+                      value={reasons?.[item.key] ?? ''}
+                      maxLength={1000}
+                      onChange={(next) => {
+                        onReason(item.key, next);
+                      }}
+                    />
+                  </div>
                 )}
               </li>
             ))}
