@@ -23,7 +23,7 @@ export default {
   testTimeout: 20000,
   projects: [
     { ...shared, displayName: 'core', rootDir: 'core' },
-    { ...shared, displayName: 'web', rootDir: 'web' },
+    { ...shared, displayName: 'web', rootDir: 'web', setupFiles: ['<rootDir>/jest.setup.mjs'] },
     {
       ...shared,
       displayName: 'server',

@@ -100,7 +100,7 @@ describe('laws of the judgement, over random complete surveys', () => {
         );
         if (!named) throw new Error(`${field}: ${said.join('; ')}`);
       }),
-      { numRuns: 2000 },
+      { numRuns: 1500 },
     );
   });
 

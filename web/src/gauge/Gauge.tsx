@@ -80,7 +80,14 @@ function headroomNote({ demand, weakest, nodes }: Assessment): string {
 }
 
 /** The instrument in view at every station: rating, what the house takes, what is added, what is left, which way to go. */
-export function Gauge({ assessment }: { readonly assessment: Assessment }) {
+export function Gauge({
+  assessment,
+  routeWords,
+}: {
+  readonly assessment: Assessment;
+  /** The route’s words with what the operator has answered. */
+  readonly routeWords: string;
+}) {
   const { supply, demand, route } = assessment;
   const now = worstPhase(demand.before);
   const after = worstPhase(demand.afterManaged);
@@ -132,7 +139,7 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
           colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
         />
         <RouteBox>
-          <RouteMark way={route.way} words={route.words} />
+          <RouteMark way={route.way} words={routeWords} />
           <Small>
             {route.triggers.length === 0
               ? 'nothing stands in the way'
@@ -141,7 +148,7 @@ export function Gauge({ assessment }: { readonly assessment: Assessment }) {
         </RouteBox>
       </Figures>
       <p className="unseen" role="status" aria-live="polite">
-        {`Headroom ${figureText(left)}. Route: ${route.words}.`}
+        {`Headroom ${figureText(left)}. Route: ${routeWords}.`}
       </p>
     </Face>
   );

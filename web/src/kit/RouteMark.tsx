@@ -42,7 +42,6 @@ const Frame = styled.span`
   gap: 0.4rem;
   color: var(--way);
   font-weight: 700;
-  white-space: nowrap;
   vertical-align: bottom;
 `;
 
@@ -58,7 +57,7 @@ export function RouteMark({
   readonly size?: number;
 }) {
   return (
-    <Frame style={{ '--way': COLOURS[way] }}>
+    <Frame style={{ '--way': COLOURS[way], whiteSpace: words === WORDS[way] ? 'nowrap' : undefined }}>
       <svg
         width={size}
         height={size}

@@ -1,6 +1,7 @@
 import { assess } from '@keen-gauge/core/assess';
 import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { missingItems } from '@keen-gauge/core/pack/missing';
+import { answeredWords } from '@keen-gauge/core/route/answered-words';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
@@ -203,7 +204,7 @@ function SurveyView({
           </Aside>
           <div>
             <GaugeBand>
-              <Gauge assessment={assessment} />
+              <Gauge assessment={assessment} routeWords={answeredWords(assessment.route, job.answer)} />
             </GaugeBand>
             <main id="main" ref={main}>
               <OpenedNote station={station} />

@@ -1,4 +1,5 @@
 import { meterPoint } from '@keen-gauge/core/route/meter-point';
+import { answeredWords } from '@keen-gauge/core/route/answered-words';
 import type { Trigger } from '@keen-gauge/core/route/trigger';
 import { areaName } from '@keen-gauge/core/rules/areas';
 import { Link } from 'react-router';
@@ -24,7 +25,7 @@ const YES_NO = [
 
 /** Which way to the operator, every reason, and what would move it. */
 export function RouteStation() {
-  const { assessment, pack, survey } = useSurvey();
+  const { assessment, pack, survey, job } = useSurvey();
   const { route } = assessment;
   return (
     <StationFrame
@@ -33,7 +34,7 @@ export function RouteStation() {
     >
       <Panel aria-label="Route">
         <Way>
-          <RouteMark way={route.way} words={route.words} size={34} />
+          <RouteMark way={route.way} words={answeredWords(route, job.answer)} size={34} />
         </Way>
         <p>
           {route.way === 'fit-then-notify' &&
