@@ -90,7 +90,10 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       children,
       ratingA: found?.ratingA ?? null,
       evidence: isDevice ? assessment.supply.evidence : (node.evidence ?? null),
-      ratingSure: isDevice ? assessment.supply.ratingEstablished === true : node.ratingA !== undefined,
+      // What a service may carry is the operator's to say, and used only where it was said.
+      ratingSure: isDevice
+        ? assessment.supply.ratingEstablished === true
+        : node.ratingA !== undefined || node.kind === 'service',
       bars: barsOf(found, found && afterOf(found), phaseAt(here)),
       nowA: most(found?.before),
       afterA: most(found && afterOf(found)),

@@ -1,4 +1,5 @@
 import type { Finding } from '@keen-gauge/core/finding';
+import type { VerdictId } from '@keen-gauge/core/grounds/verdict-ids';
 import { lineupOf } from '@keen-gauge/core/lineup/layout';
 import { lineupUnder } from '@keen-gauge/core/lineup/under';
 import { lineupSvg } from '@keen-gauge/core/lineup/svg';
@@ -8,6 +9,7 @@ import styled from 'styled-components';
 import { jobNumber } from '../../api/jobs';
 import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
+import { Verdicts } from '../../grounds/Grounds';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
 import { Sheet } from '../../kit/Sheet';
@@ -34,6 +36,9 @@ const Beside = styled.div`
     display: block;
   }
 `;
+
+/** Verdicts that the parts of the line-up are the grounds of. */
+const OF_THE_LINE: readonly VerdictId[] = ['fuse', 'intake', 'nodes', 'limiter'];
 
 /** The supply from the street to the boards, drawn live; any part of it is changed where it stands. */
 export function LineupStation() {
@@ -140,6 +145,10 @@ export function LineupStation() {
         )}
         <OpenHere station="line-up" onShow={show} />
       </Beside>
+      <Panel aria-label="What this rests on">
+        <h2>What this rests on</h2>
+        <Verdicts verdicts={assessment.verdicts.filter(({ id }) => OF_THE_LINE.includes(id))} />
+      </Panel>
       {!wide && selected !== undefined && (
         <Sheet
           title={lineup.rows.find(({ id }) => id === selected)?.name ?? 'Node'}
