@@ -5,7 +5,10 @@ import { questionKey } from '../questions/question';
 import { gbDefault } from '../rules/gb-default';
 import { readSurvey } from '../survey/read';
 import type { Survey } from '../survey/survey';
+import type { LimiterTest } from '../survey/proposal';
+import { nodeOf } from '../testing/settled-survey';
 import { completeSurveys } from '../testing/random-surveys';
+import type { VerdictId } from './verdict-ids';
 
 const of = (survey: Survey): Assessment => assess(survey, gbDefault);
 const RUNS = { numRuns: 1000 };
@@ -56,6 +59,29 @@ function lessCareful(before: Assessment, now: Assessment): string[] {
   return said;
 }
 
+/** A sign, a reading or a commissioning result against what is recorded, with the verdict it speaks against; false where it does not apply. */
+const CONTRADICTIONS: readonly (readonly [VerdictId, (survey: Survey) => boolean])[] = [
+  ['loop', ({ intake }) => ((intake.loop.signs = [{ id: 'two-service-cables', answer: 'not-fine' }]), true)],
+  ['fuse', (survey) => ((nodeOf(survey, 'cut-out').holderMaximumA = 45), true)],
+  ['intake', ({ intake }) => intake.faults.push({ id: 'f', fault: 'heat-damage', grade: 'before-load-added' }) > 0],
+  ['intake', (survey) => ((nodeOf(survey, 'board').checks = [{ id: 'tails-size', answer: 'not-fine' }]), true)],
+  ['earthing', ({ earthing }) => ((earthing.signs = [{ id: 'conductor-to-rod', answer: 'yes' }]), true)],
+  [
+    'demand',
+    ({ measurements }) => measurements.push({ id: 's', kind: 'spot', phases: [{ id: 'L1', peakA: 900 }] }) > 0,
+  ],
+  ['limiter', (survey) => commissioned(survey, { knownLoadA: 12, readingRoseA: -12 })],
+  ['limiter', (survey) => commissioned(survey, { pulledA: 32 })],
+  ['limiter', (survey) => commissioned(survey, { setPointSetA: 400 })],
+];
+
+function commissioned({ proposals }: Survey, seen: LimiterTest): boolean {
+  const clamped = proposals.find(({ limiter }) => limiter.kind === 'clamp');
+  if (!clamped) return false;
+  clamped.limiter.test = { ...clamped.limiter.test, ...seen };
+  return true;
+}
+
 describe('laws of the judgement, over random complete surveys', () => {
   it('nothing is fitted first while something wrong, or a question, stands on any verdict', () => {
     fc.assert(
@@ -101,6 +127,21 @@ describe('laws of the judgement, over random complete surveys', () => {
         if (!named) throw new Error(`${field}: ${said.join('; ')}`);
       }),
       { numRuns: 1500 },
+    );
+  });
+
+  it('a contradiction of what is recorded never leaves its verdict at yes', () => {
+    fc.assert(
+      fc.property(completeSurveys(), fc.constantFrom(...CONTRADICTIONS), (survey, [id, contradict]) => {
+        const answer = ({ verdicts }: Assessment) => verdicts.find((verdict) => verdict.id === id)?.answer;
+        if (answer(of(survey)) !== true) return;
+        const contradicted = structuredClone(survey);
+        if (!contradict(contradicted)) return;
+        const found = of(contradicted);
+        expect(answer(found)).not.toBe(true);
+        expect(found.route.way).not.toBe('fit-then-notify');
+      }),
+      RUNS,
     );
   });
 
