@@ -11,7 +11,7 @@ import { Panel, Row, Stack } from '../kit/Panel';
 import { takenWords } from '../photos/taken-words';
 import { BoundNumber, BoundText, freshId } from '../stations/bound';
 import { useSet, useSurvey } from '../survey/SurveyContext';
-import { doubtWords } from './doubt-words';
+import { LOG_DOUBT_WORDS } from '@keen-gauge/core/questions/loads';
 import { ImportSheet } from './ImportSheet';
 
 const NAMES: Readonly<Record<MeasurementKind, string>> = {
@@ -109,7 +109,10 @@ function OneMeasurement({ measurement, onLook }: { readonly measurement: Measure
             {measurement.unusable ? `, ${measurement.unusable} readings left out` : ''}
           </span>
           {doubts.length > 0 && (
-            <Notice kind="ask" title={`Gives no figure yet: ${doubts.map(doubtWords).join('; ')}.`} />
+            <Notice
+              kind="ask"
+              title={`No figure until this is settled: ${doubts.map((doubt) => LOG_DOUBT_WORDS[doubt]).join(' ')}`}
+            />
           )}
           {(doubts.length > 0 || measurement.doubtsSettled !== undefined) && (
             <BoundText

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { Notice } from '../kit/Notice';
-import { doubtWords } from './doubt-words';
+import { LOG_DOUBT_WORDS } from '@keen-gauge/core/questions/loads';
 import type { LogReport } from './log-worker';
 
 const Table = styled.table`
@@ -21,7 +21,10 @@ const Table = styled.table`
 export function Readings({ report: { openDoubts, readings } }: { readonly report: LogReport }) {
   if (openDoubts.length === 0) return null;
   return (
-    <Notice kind="ask" title={`It gives no figure until this is settled: ${openDoubts.map(doubtWords).join('; ')}.`}>
+    <Notice
+      kind="ask"
+      title={`No figure until this is settled: ${openDoubts.map((doubt) => LOG_DOUBT_WORDS[doubt]).join(' ')}`}
+    >
       {readings.length > 0 && (
         <Table>
           <caption className="unseen">What each reading of the file would give</caption>
