@@ -13,6 +13,7 @@ import { benchLogPage } from './log-page';
 import { benchOptions } from './options';
 import { benchPack } from './pack';
 import { benchPhotos } from './photos';
+import { benchHomes } from './homes';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
 
@@ -27,6 +28,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   pack: benchPack,
   options: benchOptions,
   diary: benchDiary,
+  homes: benchHomes,
   trial: benchTrial,
   'trial-page': benchTrialPage,
 };

@@ -40,52 +40,134 @@ static double between(Random *r, double least, double most) { return least + (mo
 
 typedef struct { double hour, spread, weight; } Start;
 typedef struct {
-  double currentA, winter, summer, least, most, shareLeast, shareMost;
-  int count, starts;
+  int steady, starts;
+  double winter, summer, least, most, shareLeast, shareMost;
   Start start[8];
-} Load;
+} Pattern;
+typedef struct { int cell; double capA; } Cap;
+typedef struct {
+  char name[64];
+  double currentA, mostA;
+  int caps, patterns;
+  Cap cap[8];
+  Pattern pattern[4];
+} Appliance;
 
-static void household(float *year, const Load *loads, int count, int32_t seed, double always0, double always1) {
-  Random r = seeded(seed);
-  double busy = fmax(0.4, about(&r, 1, 0.3)), shift = about(&r, 0, 0.5);
-  float always = (float)between(&r, always0, always1);
-  for (int m = 0; m < YEAR; m++) year[m] = always;
+enum { CELLS = 8 };
+typedef struct { double baseA, mostA; float used[YEAR]; } Cell;
+static Cell cells[CELLS];
+static double sumBaseA;
+
+static int32_t mixed(int32_t seed, const char *name, int each) {
+  uint32_t hash = 0x811c9dc5u ^ (uint32_t)seed;
+  for (; *name; name++) hash = (hash ^ (uint32_t)(unsigned char)*name) * 0x01000193u;
+  return (int32_t)((hash ^ (uint32_t)(each + 1)) * 0x01000193u);
+}
+
+static int draw_use(float *year, const Appliance *a, int from, int minutes, double wantedA, double *took) {
+  double leastA = wantedA / 2;
+  for (int tries = 0; tries < 4; tries++) {
+    int to = from + minutes < YEAR ? from + minutes : YEAR, taken = -1;
+    if (to <= from) return 0;
+    double amperes = fmin(wantedA, a->mostA);
+    for (int c = 0; c < a->caps; c++) {
+      const Cell *cell = &cells[a->cap[c].cell];
+      double capA = a->cap[c].capA - cell->baseA;
+      if (capA - cell->mostA >= amperes) continue;
+      for (int m = from; m < to; m++) {
+        double room = capA - cell->used[m];
+        if (room >= amperes) continue;
+        if (room < leastA) taken = m > taken ? m : taken;
+        else amperes = room;
+      }
+    }
+    if (taken < 0 && amperes >= leastA) {
+      for (int c = 0; c < a->caps; c++) {
+        Cell *cell = &cells[a->cap[c].cell];
+        for (int m = from; m < to; m++) {
+          float used = (float)(cell->used[m] + amperes);
+          cell->used[m] = used;
+          if (used > cell->mostA) cell->mostA = used;
+        }
+      }
+      for (int m = from; m < to; m++) year[m] = (float)(year[m] + amperes);
+      *took += amperes * (to - from);
+      return to;
+    }
+    if (taken < 0) return 0;
+    from = taken + 1;
+  }
+  return 0;
+}
+
+static void draw_steady(const Appliance *a, double wantedA, double *took) {
+  double amperes = fmin(wantedA, a->mostA);
+  for (int c = 0; c < a->caps; c++) amperes = fmin(amperes, a->cap[c].capA - cells[a->cap[c].cell].baseA - cells[a->cap[c].cell].mostA);
+  if (amperes <= 0) return;
+  for (int c = 0; c < a->caps; c++) cells[a->cap[c].cell].baseA += amperes;
+  sumBaseA += amperes;
+  *took += amperes * YEAR;
+}
+
+static double household(float *year, const Appliance *appliances, int count, int32_t seed) {
+  Random home = seeded(seed);
+  double root = fmin(1.65, fmax(0.42, about(&home, 1.02, 0.28))), busy = root * root, shift = about(&home, 0, 0.6), took = 0;
+  memset(year, 0, YEAR * sizeof *year);
+  memset(cells, 0, sizeof cells);
+  sumBaseA = 0;
   for (int l = 0; l < count; l++) {
-    const Load *load = &loads[l];
-    double weights = 0;
-    for (int s = 0; s < load->starts; s++) weights += load->start[s].weight;
-    for (int each = 0; each < load->count && each < 40; each++)
+    const Appliance *a = &appliances[l];
+    Random r = seeded(mixed(seed, a->name, 0));
+    for (int p = 0; p < a->patterns; p++) {
+      const Pattern *q = &a->pattern[p];
+      if (q->steady) {
+        double share = fmin(1, between(&r, q->shareLeast, q->shareMost) * sqrt(busy));
+        draw_steady(a, a->currentA * share, &took);
+        continue;
+      }
+      double weights = 0;
+      for (int s = 0; s < q->starts; s++) weights += q->start[s].weight;
+      int freeFrom = 0;
       for (int day = 0; day < DAYS; day++) {
-        double share = (1 + cos((2 * M_PI * (day - 15)) / DAYS)) / 2;
-        double expected = (load->winter * share + load->summer * (1 - share)) * busy;
+        double winter = (1 + cos((2 * M_PI * (day - 15)) / DAYS)) / 2;
+        double expected = (q->winter * winter + q->summer * (1 - winter)) * busy, hours[24];
         int uses = (int)floor(expected) + (draw(&r) < fmod(expected, 1) ? 1 : 0);
+        if (uses > 24) uses = 24;
         for (int at = 0; at < uses; at++) {
           double pick = draw(&r) * weights;
           int s = 0;
-          for (int k = 0; k < load->starts; k++) {
-            pick -= load->start[k].weight;
+          for (int k = 0; k < q->starts; k++) {
+            pick -= q->start[k].weight;
             if (pick <= 0) { s = k; break; }
           }
-          double hour = about(&r, load->start[s].hour + shift, load->start[s].spread);
-          int from = (int)fmax(0, floor(day * (double)DAY + hour * 60));
-          int to = (int)fmin(YEAR, from + floor(between(&r, load->least, load->most) + 0.5));
-          double amperes = load->currentA * between(&r, load->shareLeast, load->shareMost);
-          for (int m = from; m < to; m++) year[m] = (float)(year[m] + amperes);
+          double hour = about(&r, q->start[s].hour + shift, q->start[s].spread);
+          int place = at;
+          for (; place > 0 && hours[place - 1] > hour; place--) hours[place] = hours[place - 1];
+          hours[place] = hour;
+        }
+        for (int at = 0; at < uses; at++) {
+          double lasts = between(&r, q->least, q->most), amperes = a->currentA * between(&r, q->shareLeast, q->shareMost);
+          int from = (int)fmax(freeFrom, floor(day * (double)DAY + hours[at] * 60));
+          int ended = draw_use(year, a, from, (int)fmin(q->most, fmax(1, floor(lasts + 0.5))), amperes, &took);
+          if (ended > 0) freeFrom = ended;
         }
       }
+    }
   }
+  for (int m = 0; m < YEAR; m++) year[m] = (float)(year[m] + sumBaseA);
+  return took;
 }
 
 typedef struct { int managed; double limitA, setPointA, failSafeA; } Way;
 typedef struct { double kwhPerDay, arrivesH, leavesH, onboardA; int phases; double leastA, restartMin, ratingA, nominalV; } Terms;
-typedef struct { double highestA, delivered; int minutesOver, morningsShort, pauses; double warmest; } Figures;
+typedef struct { double highestA, delivered; int minutesOver, morningsShort, pauses, highestDay, longest; double warmest; } Figures;
 typedef struct { double ownA, enoughMin; int paused, pauses; } State;
 
-static double step(State *s, const Way *w, double reading, double wantedA, const Terms *t) {
+static double step(State *s, const Way *w, double house, double wantedA, const Terms *t) {
   double most = fmin(w->limitA, wantedA);
   if (most <= 0) return s->ownA = 0;
-  if (!w->managed) return s->ownA = most;
-  double available = w->setPointA - (reading - s->ownA);
+  if (!w->managed) return s->ownA = most < t->leastA ? 0 : most;
+  double available = w->setPointA - house;
   double target = floor(fmin(most, available) + 1e-6);
   if (target < t->leastA) {
     if (!s->paused && s->ownA > 0) s->pauses++;
@@ -94,8 +176,10 @@ static double step(State *s, const Way *w, double reading, double wantedA, const
     return s->ownA = 0;
   }
   if (s->paused) {
-    s->enoughMin += 1;
-    if (s->enoughMin < t->restartMin) return s->ownA = 0;
+    if (s->enoughMin < t->restartMin - 1e-9) {
+      s->enoughMin += 1;
+      return s->ownA = 0;
+    }
     s->paused = 0;
   }
   return s->ownA = target;
@@ -112,16 +196,19 @@ static Figures play(const float *house, float *ownA, const Way *w, const Terms *
   }
   double kwhPerMinute = t->phases * t->nominalV / 60000, wanted = 0;
   State s = {0, 0, 0, 0};
-  Figures f = {0, 0, 0, 0, 0, 0};
+  Figures f = {0, 0, 0, 0, 0, 0, 0, 0};
   memset(ownA, 0, YEAR * sizeof *ownA);
   for (int day = 0; day < DAYS; day++) {
     wanted += kwh[day];
+    s.paused = 0;
+    s.enoughMin = 0;
+    s.ownA = 0;
     int leaves = (day + 1) * DAY + (int)floor(t->leavesH * 60 + 0.5);
     int next = day + 1 < DAYS ? arrives[day + 1] : YEAR;
     int until = leaves < next ? leaves : next;
     if (until > YEAR) until = YEAR;
     for (int m = arrives[day] > 0 ? arrives[day] : 0; m < until && wanted > 1e-9; m++) {
-      double own = step(&s, w, house[m] + s.ownA, t->onboardA, t);
+      double own = step(&s, w, house[m], t->onboardA, t);
       ownA[m] = (float)own;
       double taken = fmin(wanted, own * kwhPerMinute);
       wanted -= taken;
@@ -132,19 +219,27 @@ static Figures play(const float *house, float *ownA, const Way *w, const Terms *
     if (wanted > 0.1) f.morningsShort++;
     wanted = 0;
   }
-  double decay = exp(-1 / (t->ratingA <= 63 ? 63.7 : 127.3)), gain = 1 - decay, perRating = 1 / t->ratingA, overA = t->ratingA + 1e-6;
+  double decay = exp(-1 / (t->ratingA <= 63 ? 63.7 : 127.3)), gain = (1 - decay) / (t->ratingA * t->ratingA), overA = t->ratingA + 1e-3;
   double theta = 0, warmest = 0;
-  int over = 0, longest = 0;
-  for (int m = 0; m < YEAR; m++) {
-    double total = (double)house[m] + ownA[m];
-    if (total > f.highestA) f.highestA = total;
-    if (total > overA) {
+  int highestAt = 0;
+  for (int m = 0; m < YEAR; m += 4) {
+    for (int k = 0; k < 4; k++) {
+      double total = (double)house[m + k] + ownA[m + k];
+      if (total > f.highestA) {
+        f.highestA = total;
+        highestAt = m;
+      }
+      theta = theta * decay + total * total * gain;
+      if (theta > warmest) warmest = theta;
+    }
+  }
+  f.highestDay = highestAt / DAY;
+  for (int m = 0, within = -1; f.highestA > overA && m < YEAR; m++) {
+    if ((double)house[m] + ownA[m] <= overA) within = m;
+    else {
       f.minutesOver++;
-      if (++over > longest) longest = over;
-    } else over = 0;
-    double share = total * perRating;
-    theta = theta * decay + share * share * gain;
-    if (theta > warmest) warmest = theta;
+      if (m - within > f.longest) f.longest = m - within;
+    }
   }
   f.warmest = warmest;
   f.pauses = s.pauses;
@@ -152,33 +247,38 @@ static Figures play(const float *house, float *ownA, const Way *w, const Terms *
 }
 
 int main(void) {
-  int years, first, loads, ways;
-  double always0, always1;
+  int years, first, count, ways;
   Terms t;
-  static Load load[64];
+  static Appliance list[64];
   static Way way[16];
   static float house[YEAR], own[YEAR];
-  if (scanf("%d %d %lf %lf %lf %lf %lf %lf %d %lf %lf %lf %lf %d", &first, &years, &always0, &always1, &t.kwhPerDay, &t.arrivesH,
-            &t.leavesH, &t.onboardA, &t.phases, &t.leastA, &t.restartMin, &t.ratingA, &t.nominalV, &loads) != 14)
+  if (scanf("%d %d %lf %lf %lf %lf %d %lf %lf %lf %lf %d", &first, &years, &t.kwhPerDay, &t.arrivesH, &t.leavesH, &t.onboardA,
+            &t.phases, &t.leastA, &t.restartMin, &t.ratingA, &t.nominalV, &count) != 12 || count > 64)
     return 2;
-  if (loads > 64) return 2;
-  for (int l = 0; l < loads; l++) {
-    Load *x = &load[l];
-    if (scanf("%lf %d %lf %lf %lf %lf %lf %lf %d", &x->currentA, &x->count, &x->winter, &x->summer, &x->least, &x->most,
-              &x->shareLeast, &x->shareMost, &x->starts) != 9 || x->starts > 8)
-      return 2;
-    for (int k = 0; k < x->starts; k++)
-      if (scanf("%lf %lf %lf", &x->start[k].hour, &x->start[k].spread, &x->start[k].weight) != 3) return 2;
+  for (int l = 0; l < count; l++) {
+    Appliance *x = &list[l];
+    if (scanf("%63s %lf %lf %d", x->name, &x->currentA, &x->mostA, &x->caps) != 4 || x->caps > 8) return 2;
+    for (int c = 0; c < x->caps; c++)
+      if (scanf("%d %lf", &x->cap[c].cell, &x->cap[c].capA) != 2 || x->cap[c].cell >= CELLS) return 2;
+    if (scanf("%d", &x->patterns) != 1 || x->patterns > 4) return 2;
+    for (int p = 0; p < x->patterns; p++) {
+      Pattern *q = &x->pattern[p];
+      if (scanf("%d %lf %lf %lf %lf %lf %lf %d", &q->steady, &q->winter, &q->summer, &q->least, &q->most, &q->shareLeast,
+                &q->shareMost, &q->starts) != 8 || q->starts > 8)
+        return 2;
+      for (int k = 0; k < q->starts; k++)
+        if (scanf("%lf %lf %lf", &q->start[k].hour, &q->start[k].spread, &q->start[k].weight) != 3) return 2;
+    }
   }
   if (scanf("%d", &ways) != 1 || ways > 16) return 2;
   for (int w = 0; w < ways; w++)
     if (scanf("%d %lf %lf %lf", &way[w].managed, &way[w].limitA, &way[w].setPointA, &way[w].failSafeA) != 4) return 2;
   struct timespec begin, end;
   clock_gettime(CLOCK_MONOTONIC, &begin);
-  double highest = 0, delivered = 0, warmest = 0;
+  double highest = 0, delivered = 0, warmest = 0, energy = 0;
   long over = 0, shorts = 0, pauses = 0;
   for (int y = 0; y < years; y++) {
-    household(house, load, loads, first + y, always0, always1);
+    energy += household(house, list, count, first + y);
     for (int w = 0; w < ways; w++) {
       Figures f = play(house, own, &way[w], &t, first + y);
       highest += f.highestA, delivered += f.delivered, warmest += f.warmest;
@@ -187,6 +287,6 @@ int main(void) {
   }
   clock_gettime(CLOCK_MONOTONIC, &end);
   double ms = (end.tv_sec - begin.tv_sec) * 1e3 + (end.tv_nsec - begin.tv_nsec) / 1e6;
-  printf("%.6f %.4f %.4f %.6f %ld %ld %ld\n", ms, highest, delivered, warmest, over, shorts, pauses);
+  printf("%.6f %.4f %.4f %.6f %ld %ld %ld %.4f\n", ms, highest, delivered, warmest, over, shorts, pauses, energy * t.nominalV / 60000);
   return 0;
 }

@@ -10,7 +10,7 @@ import { uncountedAtFeeders } from './circuit/feeder-loads';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
 import { declaredDemand, withWhole } from './demand/declared';
 import { declarationFindings } from './demand/findings';
-import { basisGap, basisShortfall, demandPerPhase, inBasis } from './demand/maximum-demand';
+import { basisGap, basisShortfall, demandPerPhase, inBasis, leftOutOf } from './demand/maximum-demand';
 import { measuredDemand, measuredFindings } from './demand/measured/verdict';
 import { readingAgainstDemand } from './demand/readings-against';
 import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
@@ -276,6 +276,7 @@ function reckonDemand(survey: Survey, pack: RulePack) {
     counted,
     // Every load in the basis used, wherever it hangs: what each node of the whole tree is reckoned from.
     countedAnywhere: connected === loads ? counted : inBasis(loads, declared.lists),
+    leftOut: leftOutOf(loads, declared.lists),
     proposed: equipment,
     measured,
     moments: measured.moments,

@@ -1,6 +1,6 @@
 import type { NodeAssessment, PerPhase } from './assessment';
 import type { Connected } from './demand/connected';
-import type { PhaseDemand } from './demand/maximum-demand';
+import { SOCKETS_LEFT_OUT, type PhaseDemand } from './demand/maximum-demand';
 import type { MeasuredDemand } from './demand/measured/verdict';
 import { headroomOf, perPhase } from './demand/per-phase';
 import type { Statement } from './finding';
@@ -26,6 +26,8 @@ export interface NodeInputs {
   readonly fuses: readonly FuseRating[];
   /** Existing loads that count in the basis used. */
   readonly counted: readonly Connected[];
+  /** Loads that count in the other basis only, and that nothing listed in this one stands for. */
+  readonly leftOut: readonly Connected[];
   readonly proposed: readonly Connected[];
   readonly limit: ClampLimit | null;
   /** Demand of a list, and of all that is there where that was measured or seen. */
@@ -65,6 +67,7 @@ export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
     clamp,
     unseen: below(everything.filter((load) => !clamp.seenNodes.has(nodeOf(tree, load.nodeId)?.node.id ?? ''))),
   }));
+  const leftOut = below(inputs.leftOut);
   const ratings = new Map(fuses.map((fuse) => [fuse.nodeId, fuse]));
   // With nothing listed, a measurement is of what all boards hang from, and says nothing of one part.
   const measured = new Set(
@@ -77,8 +80,11 @@ export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
     const reckoner = isWhole || counted.length > 0 ? inputs.reckoner : inputs.byLists;
     const nothing = !isWhole && counted.length === 0 && inputs.gap === undefined;
     const gap = nothing ? 'Nothing is listed here.' : inputs.gap;
-    const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap, inputs.shortfall);
-    const then = nodeFigures('MD after', reckoner(after(node.id)), gap, inputs.shortfall);
+    // What the whole falls short of, every part that carries all of it falls short of as well, and so does each that feeds what was left out.
+    const unnamed = (leftOut.get(node.id) ?? []).length > 0 && !isWhole ? SOCKETS_LEFT_OUT : undefined;
+    const short = unnamed ?? (isWhole ? inputs.shortfall : undefined);
+    const now = nodeFigures('MD now', reckoner(before.get(node.id) ?? []), gap, short, inputs.shortfall);
+    const then = nodeFigures('MD after', reckoner(after(node.id)), gap, short, inputs.shortfall);
     const fuse = ratings.get(node.id);
     const ratingA = fuse ? fuse.ratingA : (node.ratingA ?? null);
     const momentsFor = (flow: (phase: Phase, houseA: number) => number, steady: PerPhase): readonly Moment[] =>
@@ -164,14 +170,21 @@ function isAtOrBelow(here: TreeNode, device: TreeNode | null): boolean {
   return device === null || hangsFrom(here, device);
 }
 
+/** The figures of one node; `short` is why they are a lower bound here, `unsized` why where a load here has no size. */
 function nodeFigures(
   label: string,
   demands: readonly PhaseDemand[],
   gap: string | undefined,
-  shortfall: string | undefined,
+  short: string | undefined,
+  unsized: string | undefined,
 ): PerPhase {
   const complete = demands.every((demand) => demand.complete);
-  return perPhase(demands, label, gap, complete ? undefined : (shortfall ?? 'Something here has no size given.'));
+  return perPhase(
+    demands,
+    label,
+    gap,
+    short ?? (complete ? undefined : (unsized ?? 'Something here has no size given.')),
+  );
 }
 
 function ratingOf(ratingA: number | undefined): Figure {

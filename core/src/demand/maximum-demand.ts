@@ -29,6 +29,9 @@ export const CLASS_NAMES: Readonly<Record<LoadClass, string>> = {
   'hot-tub-sauna-kiln-welder': 'Hot tub, sauna, kiln or welder',
 };
 
+/** Why a demand by circuits is only a lower bound where sockets are known by their appliances alone. */
+export const SOCKETS_LEFT_OUT = 'Appliances on sockets are listed but no socket circuit.';
+
 /** Loads that stand for the sockets in the other basis, so that sockets are never counted twice. */
 const LEFT_OUT: Readonly<Record<ListBasis, LoadClass>> = { circuits: 'socket-appliance', appliances: 'socket-circuit' };
 
@@ -157,9 +160,14 @@ export function basisShortfall(loads: readonly Connected[], basis: ListBasis): s
   const unsized = inBasis(loads, basis).filter((load) => load.currentA === null);
   if (unsized.length > 0) return `No size given for ${unsized.map((load) => load.label).join(', ')}.`;
   const has = (kind: LoadClass) => loads.some((load) => load.class === kind);
-  if (basis === 'circuits' && has('socket-appliance') && !has('socket-circuit'))
-    return 'Appliances on sockets are listed but no socket circuit.';
+  if (basis === 'circuits' && has('socket-appliance') && !has('socket-circuit')) return SOCKETS_LEFT_OUT;
   return undefined;
+}
+
+/** Loads that do not count in a basis although nothing listed in it stands for them: sockets known only as appliances, reckoned by circuits. */
+export function leftOutOf(loads: readonly Connected[], basis: ListBasis): Connected[] {
+  const stands = LEFT_OUT[basis === 'circuits' ? 'appliances' : 'circuits'];
+  return loads.some((load) => load.class === stands) ? [] : loads.filter((load) => load.class === LEFT_OUT[basis]);
 }
 
 /** A phase's demand as a figure, named for people. */

@@ -57,7 +57,7 @@ export function trialSections(proposal: Proposal, survey: Survey, assessment: As
   const { seed = 1, measurementId, fault, years = 0, source, ratingA, kwhPerDay } = record;
   const plan = trialPlan(survey, assessment, proposal, pack, { seed, measurementId, fault });
   const from = source === 'log' ? 'days of the log' : 'the appliances listed and plain habits';
-  const fresh = plan !== null && stillTrue(record, plan);
+  const fresh = stillTrue(record, plan);
   return [
     {
       title: `Trial, indicative: ${proposal.label ?? 'vehicle charger'}`,
@@ -67,17 +67,21 @@ export function trialSections(proposal: Proposal, survey: Survey, assessment: As
           `${years} household-years from ${from}, seed ${seed}`,
           [
             `${kwhPerDay ?? '?'} kWh a day against a fuse of ${ratingA ?? '?'} A`,
+            (record.loads ?? []).some(({ assumed }) => assumed) ? 'some of its loads assumed' : '',
             fault === undefined ? '' : `${TRIAL_FAULT_NAMES[fault].toLowerCase()} on some days`,
             fresh ? '' : 'the survey has changed since it was played',
           ]
             .filter((part) => part !== '')
             .join('; '),
         ),
-        ...(record.ways ?? []).map(({ name, id, minutesOver, longestOverMin, morningsShort, pauses }) =>
+        ...(record.ways ?? []).map(({ name, id, minutesOver, longestOverMin, morningsShort, pauses, parts = [] }) =>
           row(
             name ?? id,
             `${spreadText(minutesOver)} minutes a year over, longest run ${spreadText(longestOverMin)} min`,
-            `${spreadText(morningsShort)} mornings short, ${spreadText(pauses)} pauses`,
+            [
+              `${spreadText(morningsShort)} mornings short, ${spreadText(pauses)} pauses`,
+              ...parts.map((part) => `${part.label ?? part.id}: ${spreadText(part.minutesOver)} minutes over`),
+            ].join('; '),
           ),
         ),
       ],

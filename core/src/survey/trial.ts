@@ -10,6 +10,16 @@ export class TrialSpread {
   @Quantity('', 0, 1e9) most?: number;
 }
 
+/** What came of one way at a part of the supply, on its fullest line. Its id is that of the part. */
+export class TrialPartResult {
+  @Id() id: string;
+  @Text(100) label?: string;
+  @Quantity('A', 0, 5000) ratingA?: number;
+  @Part(() => TrialSpread) highestA?: TrialSpread;
+  @Part(() => TrialSpread) minutesOver?: TrialSpread;
+  @Part(() => TrialSpread) warmestPercent?: TrialSpread;
+}
+
 /** One way of running the charger, and what came of it, each figure that of a year. */
 export class TrialWayResult {
   @Id() id: string;
@@ -26,6 +36,8 @@ export class TrialWayResult {
   @Part(() => TrialSpread) shortKwh?: TrialSpread;
   @Part(() => TrialSpread) morningsShort?: TrialSpread;
   @Part(() => TrialSpread) pauses?: TrialSpread;
+  /** Every other part on the way. */
+  @ListOf(() => TrialPartResult, 100) parts?: TrialPartResult[];
 }
 
 /** A load as the trial used it. */
@@ -34,7 +46,19 @@ export class TrialLoadUsed {
   @OneOf(LOAD_CLASSES) class?: LoadClass;
   @Quantity('A', 0, 5000) currentA?: number;
   @Count(0, 100000) count?: number;
+  /** In trials played before every line and part was: the clamp cannot see it. */
   @YesNo() unseen?: boolean;
+  /** What it is used like. */
+  @Text(40) habit?: string;
+  /** Taken as usual: only its circuit is known, or nobody has confirmed it. */
+  @YesNo() assumed?: boolean;
+}
+
+/** A charger as the trial ran it, by its id. */
+export class TrialChargerUsed {
+  @Id() id: string;
+  @Quantity('A', 0, 500) onboardA?: number;
+  @Count(1, 3) lines?: number;
 }
 
 /** A trial that was played: its seed, everything it was played from, and what came of it. Its id is that of the charger. */
@@ -47,7 +71,12 @@ export class TrialRecord {
   @OneOf(TRIAL_SOURCES) source?: TrialSource;
   /** The measurement whose log it was played from. */
   @Text(64) measurementId?: string;
-  @ListOf(() => TrialLoadUsed, 500) loads?: TrialLoadUsed[];
+  @ListOf(() => TrialLoadUsed, 2000) loads?: TrialLoadUsed[];
+  @ListOf(() => TrialChargerUsed, 100) chargers?: TrialChargerUsed[];
+  /** What the household’s appliances took in a year. */
+  @Part(() => TrialSpread) houseKwh?: TrialSpread;
+  /** Stands for the whole plan: another one means that something it was played from has changed. */
+  @Text(40) planMark?: string;
   @OneOf(TRIAL_FAULTS) fault?: TrialFault;
   /** On what share of days. */
   @Quantity('', 0, 1) faultShare?: number;

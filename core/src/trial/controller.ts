@@ -1,4 +1,4 @@
-/** How the charger is run in a trial. */
+/** How a charger is run in a trial. */
 export type Running =
   | { readonly kind: 'free'; readonly limitA: number }
   | { readonly kind: 'managed'; readonly limitA: number; readonly setPointA: number; readonly failSafeA: number };
@@ -24,9 +24,8 @@ export function fresh(): ControllerState {
 }
 
 /**
- * One step of the controller: what is available is the set-point less what the clamp reads besides the charger; whole
- * amperes, rounded down; under the least it pauses, and goes on once enough has been there for the restart delay. A clamp that
- * is lost (`null`) means the fail-safe current. Source: guide section 11; IEC 61851 for the least and the whole amperes.
+ * One step of the controller with its own clamp: what is available is the set-point less what the clamp reads besides the charger; a clamp that
+ * is lost (`null`) means the fail-safe current. Source: guide section 11.
  */
 export function step(
   state: ControllerState,
@@ -36,23 +35,43 @@ export function step(
   minutes: number,
   terms: ControllerTerms,
 ): number {
+  const availableA =
+    running.kind === 'free'
+      ? Infinity
+      : readingA === null
+        ? running.failSafeA
+        : running.setPointA - (readingA - state.ownA);
+  return grant(state, running, availableA, wantedA, minutes, terms);
+}
+
+/**
+ * Gives the charger what is available, in whole amperes rounded down; under the least it pauses, and goes on once enough has been there for the
+ * restart delay: `minutes` is how long after this step the next one comes. Source: guide section 11; IEC 61851 for the least and the whole amperes.
+ */
+export function grant(
+  state: ControllerState,
+  running: Running,
+  availableA: number,
+  wantedA: number,
+  minutes: number,
+  { leastA, restartMin }: ControllerTerms,
+): number {
   const most = Math.min(running.limitA, wantedA);
-  if (most <= 0) {
-    state.ownA = 0;
-    return 0;
-  }
-  if (running.kind === 'free') return (state.ownA = most);
-  const available = readingA === null ? running.failSafeA : running.setPointA - (readingA - state.ownA);
-  const target = Math.floor(Math.min(most, available) + 1e-6);
-  if (target < terms.leastA) {
+  if (most <= 0) return (state.ownA = 0);
+  // Nothing charges at less than the least, however it is limited.
+  if (running.kind === 'free') return (state.ownA = most < leastA ? 0 : most);
+  const target = Math.floor(Math.min(most, availableA) + 1e-6);
+  if (target < leastA) {
     if (!state.paused && state.ownA > 0) state.pauses += 1;
     state.paused = true;
     state.enoughMin = 0;
     return (state.ownA = 0);
   }
   if (state.paused) {
-    state.enoughMin += minutes;
-    if (state.enoughMin < terms.restartMin) return (state.ownA = 0);
+    if (state.enoughMin < restartMin - 1e-9) {
+      state.enoughMin += minutes;
+      return (state.ownA = 0);
+    }
     state.paused = false;
   }
   return (state.ownA = target);

@@ -3,27 +3,39 @@ import { guard, type NodeFlow } from '../management/managed-demand';
 import { given } from '../worked';
 import type { Running } from './controller';
 import { eveningSeconds, faultWindow, momentsOf, playSeconds, responseS, SLOW_S, type Seconds } from './evening';
-import { householdYear, MINUTES_A_YEAR } from './household';
+import { planFor } from '../testing/homes';
+import { houseOf } from './play';
 import { seeded } from './random';
-import type { VehicleNeeds } from './year';
+import type { VehicleNeeds } from './chargers-year';
 
 const terms = {
   leastA: 6,
   restartMin: 0.5,
   ratingA: 60,
   onboardA: 32,
-  seesOwn: true,
   everyS: 2,
   lagS: 5,
   timeoutS: 60,
 } as const;
-const needs: VehicleNeeds = { kwhPerDay: 11.2, arrivesH: 18, leavesH: 7.5, onboardA: 32, phases: 1 };
+const needs: VehicleNeeds = { kwhPerDay: 11.2, arrivesH: 18, leavesH: 7.5, onboardA: 32, lines: 1 };
+
+/** A house seen whole by a clamp, or all but some of it. */
+function seen(houseA: Float32Array, setPointA: number, unseenA?: Float32Array): Seconds {
+  const seenA = unseenA ? houseA.map((amperes, at) => amperes - (unseenA[at] ?? 0)) : houseA;
+  return { houseA, clamps: [{ setPointA, seesOwn: true, seenA }], wants: new Uint8Array(houseA.length).fill(1) };
+}
 
 /**
  * A house that jumps from one current to another, never above what its demand is reckoned at, and stays there for at least
  * so many seconds.
  */
-function jumpy(seed: number, length: number, seenA: number, blindA: number, staysS: number): Seconds {
+function jumpy(
+  seed: number,
+  length: number,
+  seenA: number,
+  blindA: number,
+  staysS: number,
+): Record<'houseA' | 'unseenA', Float32Array> {
   const random = seeded(seed);
   const houseA = new Float32Array(length);
   const unseenA = new Float32Array(length);
@@ -35,10 +47,10 @@ function jumpy(seed: number, length: number, seenA: number, blindA: number, stay
     unseenA.fill(unseen, second, until);
     second = until;
   }
-  return { houseA, unseenA, wants: new Uint8Array(length).fill(1) };
+  return { houseA, unseenA };
 }
 
-function longestOver({ houseA }: Seconds, chargerA: Float32Array, ratingA: number): number {
+function longestOver({ houseA }: Pick<Seconds, 'houseA'>, chargerA: Float32Array, ratingA: number): number {
   let [over, longest] = [0, 0];
   houseA.forEach((house, second) => {
     over = house + (chargerA[second] ?? 0) > ratingA + 1e-3 ? over + 1 : 0;
@@ -61,7 +73,7 @@ describe('an evening second by second', () => {
   });
   type Settings = typeof settings extends fc.Arbitrary<infer T> ? T : never;
   /** Plays a house the guard holds for, clamp working and lost for a while; nothing where it does not hold. */
-  const playGuarded = (of: Settings, staysS: number): { house: Seconds; chargers: Float32Array[] } | null => {
+  const playGuarded = (of: Settings, staysS: number) => {
     const { ratingA, seenA, blindA, limitA, setPointA, failSafeA, everyS, lagS, seed } = of;
     const flow: NodeFlow = {
       other: given('Other demand', seenA + blindA, 'A'),
@@ -75,7 +87,8 @@ describe('an evening second by second', () => {
     const own = { ...terms, ratingA, onboardA: limitA, everyS, lagS };
     const running: Running = { kind: 'managed', limitA, setPointA, failSafeA };
     const faults = [undefined, { kind: 'clamp-off' as const, fromS: 60, toS: 180 }];
-    return { house, chargers: faults.map((fault) => playSeconds(house, running, { ...own, fault }).chargerA) };
+    const seconds = seen(house.houseA, setPointA, house.unseenA);
+    return { house, chargers: faults.map((fault) => playSeconds(seconds, running, { ...own, fault }).chargerA) };
   };
 
   it('whenever the guard holds, no house of that demand passes the rating for longer than the response time: 3 000 trials', () => {
@@ -100,7 +113,7 @@ describe('an evening second by second', () => {
         const { houseA, unseenA } = found.house;
         const rose = (second: number): boolean => {
           for (let at = second; at > second - responseS(of) && at >= 0; at -= 1) {
-            const [blind, blindBefore] = [unseenA?.[at] ?? 0, unseenA?.[at - 1] ?? 0];
+            const [blind, blindBefore] = [unseenA[at] ?? 0, unseenA[at - 1] ?? 0];
             const [seen, seenBefore] = [(houseA[at] ?? 0) - blind, (houseA[at - 1] ?? 0) - blindBefore];
             if (at === 0 || seen > seenBefore || blind > blindBefore) return true;
           }
@@ -121,11 +134,7 @@ describe('an evening second by second', () => {
     ['a reversed clamp gives all it has', 'clamp-reversed', 32],
     ['with the link lost it goes on for its time-out, then falls back to 6 A', 'link-lost', 6],
   ] as const)('%s', (_name, kind, lastA) => {
-    const house: Seconds = {
-      houseA: new Float32Array(400).fill(40),
-      unseenA: null,
-      wants: new Uint8Array(400).fill(1),
-    };
+    const house = seen(new Float32Array(400).fill(40), 60);
     const running: Running = { kind: 'managed', limitA: 32, setPointA: 60, failSafeA: 6 };
     const { chargerA } = playSeconds(house, running, { ...terms, fault: { kind, fromS: 100, toS: 400 } });
     expect(chargerA[99]).toBe(20);
@@ -136,7 +145,7 @@ describe('an evening second by second', () => {
   it('a slow controller and a slow vehicle pass the set-point for as long as they are slow, and no longer', () => {
     const houseA = new Float32Array(300).fill(10);
     houseA.fill(50, 151);
-    const house: Seconds = { houseA, unseenA: null, wants: new Uint8Array(300).fill(1) };
+    const house = seen(houseA, 60);
     const running: Running = { kind: 'managed', limitA: 32, setPointA: 60, failSafeA: 6 };
     const over = (kind?: 'lag' | 'vehicle-slow'): number => {
       const fault = kind && { kind, fromS: 0, toS: 300 };
@@ -154,16 +163,21 @@ describe('an evening second by second', () => {
     expect(faultWindow('clamp-off', 18)).toMatchObject({ fromS: 6 * 3600 + 1800, toS: 8 * 3600 + 1800 });
   });
   it('the seconds of a day keep about the minutes of the house, and want nothing outside the cheap hours', () => {
-    const year = householdYear([{ class: 'cooking', currentA: 20, count: 1 }], 4);
-    const seconds = eveningSeconds(year, 10, { ...needs, cheap: { fromH: 0.5, toH: 4.5 } }, 4);
+    const plan = planFor(4);
+    const [houseA = new Float32Array()] = houseOf(plan, 0, {}).sums;
+    const cheap = { ...needs, cheap: { fromH: 0.5, toH: 4.5 } };
+    const clamps = [{ setPointA: 60, seesOwn: true, minutesA: houseA.map((amperes) => amperes / 2) }];
+    const seconds = eveningSeconds({ houseA, clamps, carries: true }, 10, cheap, 4);
     expect(seconds.houseA).toHaveLength(86400);
-    expect(Math.abs((seconds.houseA[30] ?? 0) - (year.allA[10 * 1440 + 720] ?? 0))).toBeLessThanOrEqual(0.16);
+    expect(Math.abs((seconds.houseA[30] ?? 0) - (houseA[10 * 1440 + 720] ?? 0))).toBeLessThanOrEqual(0.16);
+    // The clamp sees half of it, and that half move as the whole does.
+    const [clamp] = seconds.clamps;
+    expect(Math.abs((clamp?.seenA[30] ?? 0) - (houseA[10 * 1440 + 720] ?? 0) / 2)).toBeLessThanOrEqual(0.16);
     // 12.5 h after noon it is half past midnight.
     expect([seconds.wants[12.5 * 3600 - 1], seconds.wants[12.5 * 3600], seconds.wants[16.5 * 3600]]).toEqual([0, 1, 0]);
     const played = playSeconds(seconds, { kind: 'free', limitA: 32 }, terms);
     expect(momentsOf(seconds, played, 10)).toHaveLength(8640);
-    expect(seconds.unseenA).toBeNull();
-    const partly = householdYear([{ class: 'cooking', currentA: 20, count: 1, unseen: true }], 4);
-    expect(eveningSeconds(partly, 10, needs, 4).unseenA?.length).toBe((MINUTES_A_YEAR / 365) * 60);
+    // On a line the charger is not on, it takes nothing.
+    expect(eveningSeconds({ houseA, clamps, carries: false }, 10, cheap, 4).wants.includes(1)).toBe(false);
   });
 });

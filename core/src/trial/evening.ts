@@ -1,21 +1,28 @@
 import type { TrialFault } from '../survey/trial-words';
-import { fresh, step, type ControllerTerms, type Running } from './controller';
+import { fresh, grant, type ControllerTerms, type Running } from './controller';
 import { OPERATES_AT, warmed } from '../management/fuse-warming';
-import { MINUTES_A_DAY, type HouseYear } from './household';
+import { MINUTES_A_DAY } from './household';
 import { seeded } from './random';
-import { cheapMinutes, type VehicleNeeds } from './year';
+import { cheapMinutes, type VehicleNeeds } from './chargers-year';
 
-/** Second by second: what the house takes, what the clamp cannot see of it, and whether the vehicle wants anything. */
+/** What a clamp sees of the house on one line, second by second, and what it is held to. */
+export interface ClampSeconds {
+  readonly setPointA: number;
+  /** Whether the charger’s own current passes it; where not, the controller reckons with a false figure. */
+  readonly seesOwn: boolean;
+  readonly seenA: Float32Array;
+}
+
+/** Second by second: what the house takes, what the clamps see of it, and whether the vehicle wants anything. */
 export interface Seconds {
   readonly houseA: Float32Array;
-  readonly unseenA: Float32Array | null;
+  readonly clamps: readonly ClampSeconds[];
   readonly wants: Uint8Array;
 }
 
 export interface SecondTerms extends ControllerTerms {
   readonly ratingA: number;
   readonly onboardA: number;
-  readonly seesOwn: boolean;
   /** Seconds between two readings of the clamp, and until the vehicle has followed. */
   readonly everyS: number;
   readonly lagS: number;
@@ -39,7 +46,7 @@ export function responseS({ everyS, lagS }: Pick<SecondTerms, 'everyS' | 'lagS'>
 }
 
 /** Plays the controller second by second. The fuse starts as warm as the first second keeps it. */
-export function playSeconds({ houseA, unseenA, wants }: Seconds, running: Running, terms: SecondTerms): PlayedSeconds {
+export function playSeconds({ houseA, clamps, wants }: Seconds, running: Running, terms: SecondTerms): PlayedSeconds {
   const { fault, ratingA } = terms;
   const state = fresh();
   const asked = new Float32Array(houseA.length);
@@ -60,10 +67,15 @@ export function playSeconds({ houseA, unseenA, wants }: Seconds, running: Runnin
         told = wants[second] === 1 ? Math.min(running.failSafeA, running.limitA, terms.onboardA) : 0;
       if (told < terms.leastA) told = 0;
     } else if (due) {
-      const seen = house - (unseenA?.[second] ?? 0) + (terms.seesOwn ? drawn : 0);
       state.ownA = drawn;
-      const reading = on === 'clamp-off' ? null : on === 'clamp-reversed' ? -seen : seen;
-      told = step(state, running, reading, wants[second] === 1 ? terms.onboardA : 0, terms.everyS / 60, terms);
+      let leftA = running.kind === 'free' ? Infinity : on === 'clamp-off' ? running.failSafeA : Infinity;
+      if (running.kind === 'managed' && on !== 'clamp-off')
+        for (const { setPointA, seesOwn, seenA } of clamps) {
+          const reads = (seenA[second] ?? 0) + (seesOwn ? drawn : 0);
+          leftA = Math.min(leftA, setPointA - ((on === 'clamp-reversed' ? -reads : reads) - drawn));
+        }
+      const wantedA = wants[second] === 1 ? terms.onboardA : 0;
+      told = grant(state, running, leftA, wantedA, (on === 'lag' ? SLOW_S : terms.everyS) / 60, terms);
     }
     asked[second] = told;
     // The vehicle follows what it was asked so many seconds ago.
@@ -93,26 +105,44 @@ export function faultWindow(kind: TrialFault, arrivesH: number): { kind: TrialFa
   return { kind, fromS, toS: fromS + 7200 };
 }
 
+/** A year’s minutes of what is watched and of what each clamp sees. */
+export interface Minutes {
+  readonly houseA: Float32Array;
+  readonly clamps: readonly {
+    readonly setPointA: number;
+    readonly seesOwn: boolean;
+    readonly minutesA: Float32Array;
+  }[];
+  /** Whether the charger is on the line that is watched. */
+  readonly carries: boolean;
+}
+
 /**
  * The seconds of a day from noon to noon, the vehicle there from its arrival on and always hungry, in its cheap hours if it
- * has any. Within each minute the house moves about its mean, for loads switch at their own moment.
+ * has any. Within each minute the house moves about its mean, for loads switch at their own moment; a clamp sees it move alike.
  */
-export function eveningSeconds({ allA, unseenA }: HouseYear, day: number, needs: VehicleNeeds, seed: number): Seconds {
+export function eveningSeconds(
+  { houseA, clamps, carries }: Minutes,
+  day: number,
+  needs: VehicleNeeds,
+  seed: number,
+): Seconds {
   const random = seeded(seed + day);
-  const from = Math.min(day * MINUTES_A_DAY + MINUTES_A_DAY / 2, allA.length - MINUTES_A_DAY);
+  const from = Math.min(day * MINUTES_A_DAY + MINUTES_A_DAY / 2, houseA.length - MINUTES_A_DAY);
   const open = cheapMinutes(needs.cheap);
-  const houseA = new Float32Array(SECONDS_A_DAY);
-  const unseen = unseenA && new Float32Array(SECONDS_A_DAY);
+  const watched = new Float32Array(SECONDS_A_DAY);
   const wants = new Uint8Array(SECONDS_A_DAY);
+  const seen = clamps.map(({ setPointA, seesOwn }) => ({ setPointA, seesOwn, seenA: new Float32Array(SECONDS_A_DAY) }));
   for (let second = 0; second < SECONDS_A_DAY; second += 1) {
     const minute = from + Math.floor(second / 60);
-    houseA[second] = Math.max(0, (allA[minute] ?? 0) + (second % 60 === 0 ? 0 : random.between(-0.15, 0.15)));
-    if (unseen) unseen[second] = Math.min(houseA[second] ?? 0, unseenA[minute] ?? 0);
+    const moved = second % 60 === 0 ? 0 : random.between(-0.15, 0.15);
+    watched[second] = Math.max(0, (houseA[minute] ?? 0) + moved);
+    seen.forEach(({ seenA }, at) => (seenA[second] = Math.max(0, (clamps[at]?.minutesA[minute] ?? 0) + moved)));
     const there = second + NOON_S >= needs.arrivesH * 3600;
     const ofDay = Math.floor((second + NOON_S) / 60) % MINUTES_A_DAY;
-    wants[second] = there && (open === null || open[ofDay] === 1) ? 1 : 0;
+    wants[second] = carries && there && (open === null || open[ofDay] === 1) ? 1 : 0;
   }
-  return { houseA, unseenA: unseen, wants };
+  return { houseA: watched, clamps: seen, wants };
 }
 
 /** Every so many seconds of what was played: as fine as a screen shows. */

@@ -70,14 +70,28 @@ describe('a year of a log', () => {
   });
   const days = [day('2026-01-05', false, 1), day('2026-01-10', true, 2), day('2026-07-06', false, 3)];
   it('draws working days for working days and weekends for weekends, of the season where there are any', () => {
-    const { allA } = logYear(days, 1);
-    const of = (at: number): number | undefined => allA[at * MINUTES_A_DAY];
+    const year = logYear({ L1: days }, 1).get('L1');
+    const of = (at: number): number | undefined => year?.[at * MINUTES_A_DAY];
     // A year that begins on a Monday: Monday in January, Saturday in January, Monday in July, Saturday in July.
     expect([of(0), of(5), of(182), of(187)]).toEqual([1, 2, 3, 2]);
   });
   it('is the same for the same seed, and empty without a day', () => {
-    const again = logYear(days, 7).allA;
-    expect(logYear(days, 7).allA.every((amperes, at) => amperes === again[at])).toBe(true);
-    expect(logYear([], 7).allA.every((amperes) => amperes === 0)).toBe(true);
+    const again = logYear({ L1: days }, 7).get('L1');
+    expect(
+      logYear({ L1: days }, 7)
+        .get('L1')
+        ?.every((amperes, at) => amperes === again?.[at]),
+    ).toBe(true);
+    expect(logYear({}, 7).size).toBe(0);
+  });
+  it('gives every line the same day, and only days on which all were logged', () => {
+    const other = [day('2026-01-05', false, 11), day('2026-07-06', false, 13)];
+    const years = logYear({ L1: days, L2: other }, 3);
+    const pairs = new Set(
+      Array.from({ length: 365 }, (_each, at) =>
+        ['L1', 'L2'].map((phase) => years.get(phase as 'L1')?.[at * MINUTES_A_DAY]).join(' '),
+      ),
+    );
+    expect([...pairs].sort()).toEqual(['1 11', '3 13']);
   });
 });

@@ -16,20 +16,25 @@ const survey = settledSurvey((s) => {
 function planOf(seed: number, of = survey): TrialPlan {
   const [proposal] = of.proposals;
   const plan = proposal && trialPlan(of, assess(of, gbDefault), proposal, gbDefault, { seed });
-  if (!plan) throw new Error('no plan');
+  if (!plan || 'needs' in plan) throw new Error('no plan');
   return plan;
 }
 
 describe('a trial kept with its survey', () => {
   const plan = planOf(3);
-  const years = [0, 1, 2].map((index) => playHousehold(plan, index, []));
+  const years = [0, 1, 2].map((index) => playHousehold(plan, index, {}));
   const record = trialRecord('car', plan, years, { by: 'Isla', at: '2026-11-25T19:00:00Z' });
 
   it('is played from what the survey says: 40 miles at 0.28 kWh are 11.2, charging from 0:30 to 4:30', () => {
-    expect(plan.needs).toMatchObject({ kwhPerDay: 11.2, cheap: { fromH: 0.5, toH: 4.5 }, onboardA: 32 });
+    expect(plan.chargers[0]?.needs).toMatchObject({ kwhPerDay: 11.2, cheap: { fromH: 0.5, toH: 4.5 }, onboardA: 32 });
     expect(plan.ways).toHaveLength(6);
-    // Socket circuits are not used by themselves: lights and shower are.
-    expect(plan.house).toMatchObject({ from: 'habits', loads: [{ class: 'lighting' }, { currentA: 37 }] });
+    // A socket circuit is not used by itself: what is usually plugged in is, and says so.
+    const [lights, ...others] = plan.appliances;
+    expect(lights).toMatchObject({ class: 'lighting', id: 'lights' });
+    expect(others.filter(({ assumed }) => assumed).map(({ class: kind }) => kind)).toEqual(
+      Array.from({ length: 6 }, () => 'socket-circuit'),
+    );
+    expect(others.at(-1)).toMatchObject({ id: 'shower', currentA: 37, mostA: 37 });
   });
   it('holds its seed, its parameters and the figures, and reads back as part of the survey', () => {
     expect(record).toMatchObject({ id: 'car', seed: 3, years: 3, playedBy: 'Isla', source: 'habits', kwhPerDay: 11.2 });
@@ -41,9 +46,9 @@ describe('a trial kept with its survey', () => {
     expect('faults' in read ? read.faults : read.survey.trials).toEqual([record]);
   });
   it('the same seed plays the same figures again, another does not', () => {
-    const again = [0, 1, 2].map((index) => playHousehold(planOf(3), index, []));
+    const again = [0, 1, 2].map((index) => playHousehold(planOf(3), index, {}));
     expect(again).toEqual(years);
-    expect(playHousehold(planOf(4), 2, [])).not.toEqual(years[2]);
+    expect(playHousehold(planOf(4), 2, {})).not.toEqual(years[2]);
   });
   it('tells when what it was played from has changed', () => {
     expect(stillTrue(record, plan)).toBe(true);
@@ -57,7 +62,7 @@ describe('a trial kept with its survey', () => {
 describe('a kept trial in the pack', () => {
   const signedBy = { firm: 'F', name: 'N', registration: 'R', at: '2026-11-25T19:00:00Z' };
   const plan = planOf(3);
-  const record = trialRecord('car', plan, [playHousehold(plan, 0, [])], { by: 'Isla', at: '2026-11-25T19:00:00Z' });
+  const record = trialRecord('car', plan, [playHousehold(plan, 0, {})], { by: 'Isla', at: '2026-11-25T19:00:00Z' });
   const section = (of: Survey) =>
     composePack(of, assess(of, gbDefault), gbDefault, signedBy).sections.find(({ title }) => title.startsWith('Trial'));
 
@@ -71,41 +76,5 @@ describe('a kept trial in the pack', () => {
     const later = section({ ...survey, trials: [record], loads: survey.loads.slice(0, 1) });
     expect(later?.rows[0]?.note).toContain('the survey has changed since it was played');
     expect(section(survey)).toBeUndefined();
-  });
-});
-
-describe('a plan', () => {
-  const of = (change: Parameters<typeof settledSurvey>[0]): TrialPlan => planOf(1, settledSurvey(change));
-  it('marks what the clamp cannot see, and a clamp that does not carry the charger', () => {
-    const split = of((s) => {
-      s.supply.nodes.push({ id: 'other', kind: 'board', fedFrom: 'isolator', ratingA: 63 });
-      s.loads = [
-        { id: 'here', class: 'cooking', currentA: 20, nodeId: 'board' },
-        { id: 'there', class: 'cooking', currentA: 30, nodeId: 'other' },
-      ];
-      const [car] = s.proposals;
-      if (car) {
-        car.nodeId = 'board';
-        car.limiter = { kind: 'clamp', clampNodeId: 'board', setPointA: 80, failSafeA: 6 };
-      }
-    });
-    expect(split.house).toMatchObject({ loads: [{ currentA: 20 }, { currentA: 30, unseen: true }] });
-    expect(split.terms.seesOwn).toBe(true);
-    const astray = of((s) => {
-      s.supply.nodes.push({ id: 'other', kind: 'board', fedFrom: 'isolator', ratingA: 63 });
-      const [car] = s.proposals;
-      if (car) car.limiter = { kind: 'clamp', clampNodeId: 'other', setPointA: 80, failSafeA: 6 };
-      if (car) car.nodeId = 'board';
-      s.loads = [{ id: 'here', class: 'cooking', currentA: 20, nodeId: 'board' }];
-    });
-    expect(astray.terms.seesOwn).toBe(false);
-  });
-  it('is none while the charger’s rating is not known or nothing is listed', () => {
-    const bare = settledSurvey((s) => (s.loads = []));
-    const [car] = bare.proposals;
-    const given = assess(bare, gbDefault);
-    expect(car && trialPlan(bare, given, car, gbDefault, { seed: 1 })).toBeNull();
-    // A log needs no list.
-    expect(car && trialPlan(bare, given, car, gbDefault, { seed: 1, measurementId: 'm' })?.house.from).toBe('log');
   });
 });

@@ -9,7 +9,9 @@ export interface Spread {
   readonly most: number;
 }
 
-export type TrialFigures = Readonly<Record<Exclude<keyof YearFigures, 'highestDay'> | 'shortKwh', Spread>>;
+export type TrialFigures = Readonly<
+  Record<Exclude<keyof YearFigures, 'highestDay' | 'line' | 'parts' | 'houseKwh'> | 'shortKwh', Spread>
+>;
 
 /** The value a share of the sorted values stays at or under; the nearest rank, so that it is one of them. */
 export function quantile(sorted: readonly number[], share: number): number {

@@ -1,7 +1,7 @@
-import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/trial-words';
 import { faultWindow, SLOW_S, type Moment } from '@keen-gauge/core/trial/evening';
 import { EVENING_TERMS } from '@keen-gauge/core/trial/play';
+import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
 import { lazy, Suspense, useEffect, useState } from 'react';
@@ -29,14 +29,14 @@ export function TrialEvening({
   years,
 }: {
   readonly plan: TrialPlan;
-  readonly days: readonly LogDay[];
+  readonly days: LogDays;
   readonly years: ReadonlyMap<number, readonly YearFigures[]>;
 }) {
   const [wayId, setWayId] = useState(plan.ways.at(-1)?.id ?? 'managed');
   const [fault, setFault] = useState<TrialFault | 'none'>('none');
   const [moments, setMoments] = useState<readonly Moment[]>([]);
   const way = plan.ways.findIndex(({ id }) => id === wayId);
-  const running = plan.ways[way]?.running;
+  const running = plan.ways[way]?.runs[0]?.running;
   useEffect(() => {
     let gone = false;
     let [index, day, most] = [0, 0, -1];
@@ -54,7 +54,7 @@ export function TrialEvening({
       run.stop();
     };
   }, [plan, days, years, way, fault]);
-  const window = fault === 'none' ? null : faultWindow(fault, plan.needs.arrivesH);
+  const window = fault === 'none' ? null : faultWindow(fault, plan.chargers[0]?.needs.arrivesH ?? 0);
   return (
     <section aria-label="One evening" style={{ display: 'grid', gap: '0.7rem' }}>
       <h3>The hardest day of them, second by second</h3>
@@ -85,7 +85,7 @@ export function TrialEvening({
         {moments.length > 0 && (
           <EveningChart
             moments={moments}
-            ratingA={plan.terms.ratingA}
+            ratingA={plan.parts[0]?.ratingA ?? 0}
             setPointA={running?.kind === 'managed' ? running.setPointA : null}
             fault={running?.kind === 'managed' && window ? window : null}
           />

@@ -57,9 +57,17 @@ export function TrialFigures({ record }: { readonly record: TrialRecord }) {
   return (
     <>
       <p className="quiet">
-        Of each year: the middle household · nineteen in twenty stay under. The fuse is {record.ratingA} A; its warmth
-        is a share of what operates it, indicative only.
+        Of each year: the middle household · nineteen in twenty stay under. The fuse is {record.ratingA} A, the fullest
+        line counts; its warmth is a share of what operates it, indicative only.
+        {record.source === 'habits' && record.houseKwh
+          ? ` These households take ${cell(record.houseKwh, 0)} kWh a year without the chargers.`
+          : ''}
       </p>
+      {(record.loads ?? []).some((load) => load.assumed) && (
+        <p className="quiet">
+          Assumed: {assumedWords(record)}. List the appliances, or confirm the loads, and play it again.
+        </p>
+      )}
       <Scroll tabIndex={0} role="group" aria-label="Figures of the trial">
         <Table>
           <thead>
@@ -95,9 +103,63 @@ export function TrialFigures({ record }: { readonly record: TrialRecord }) {
           onChange={setDrawn}
         />
       </div>
+      <OtherParts ways={ways} cell={cell} />
       <Suspense fallback={<Waiting />}>
         <QuantileChart ways={ways} figure={figure} ratingA={record.ratingA ?? 0} />
       </Suspense>
     </>
   );
+}
+
+/** Parts of the supply beside its fuse: the highest current and the minutes over, way by way. */
+function OtherParts({
+  ways,
+  cell,
+}: {
+  readonly ways: readonly TrialWayResult[];
+  readonly cell: (spread: TrialSpread | undefined, digits: number) => string;
+}) {
+  const parts = ways[0]?.parts ?? [];
+  if (parts.length === 0) return null;
+  return (
+    <Scroll tabIndex={0} role="group" aria-label="Other parts on the way">
+      <Table>
+        <caption style={{ textAlign: 'left' }} className="quiet">
+          Other parts on the way: highest current, A, and minutes over
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            {parts.map(({ id, label, ratingA }) => (
+              <th key={id} scope="col">
+                {label ?? id}, {ratingA} A
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((way) => (
+            <tr key={way.id}>
+              <th scope="row">{way.name}</th>
+              {(way.parts ?? []).map(({ id, highestA, minutesOver }) => (
+                <td key={id} className="figures">
+                  {cell(highestA, 1)} A; {cell(minutesOver, 0)} min
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Scroll>
+  );
+}
+
+/** What of the loads nobody has listed or confirmed. */
+function assumedWords({ loads = [] }: TrialRecord): string {
+  const sockets = loads.some(({ assumed, class: kind }) => assumed && kind === 'socket-circuit');
+  const others = loads.filter(({ assumed, class: kind }) => assumed && kind !== 'socket-circuit').length;
+  return [
+    ...(sockets ? ['what is plugged in, since only the socket circuits are known'] : []),
+    ...(others > 0 ? [`${others} load${others === 1 ? '' : 's'} that nobody has confirmed`] : []),
+  ].join('; ');
 }

@@ -1,6 +1,6 @@
-import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/trial-words';
+import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import { FAULT_SHARE, trialPlan, type TrialPlan } from '@keen-gauge/core/trial/plan';
 import { stillTrue, trialRecord } from '@keen-gauge/core/trial/record';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
@@ -36,7 +36,7 @@ const HABITS = 'habits';
 /** What was played, and from what. */
 interface Played {
   readonly plan: TrialPlan;
-  readonly days: readonly LogDay[];
+  readonly days: LogDays;
   readonly years: ReadonlyMap<number, readonly YearFigures[]>;
 }
 
@@ -56,11 +56,12 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
   const stopped = useRef<() => void>(() => undefined);
   const logs = survey.measurements.filter(({ fileId }) => fileId !== undefined);
   const log = logs.find(({ id }) => id === source);
-  const ready = trialPlan(survey, assessment, proposal, pack, {
+  const planned = trialPlan(survey, assessment, proposal, pack, {
     seed,
     measurementId: log?.id,
     fault: fault === 'none' ? undefined : fault,
   });
+  const ready = 'needs' in planned ? null : planned;
 
   useEffect(
     () => () => {
@@ -77,7 +78,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     setRunning(true);
     try {
       const mine = (turn.current += 1);
-      const days = log ? await loadLogDays(job.id, log, ready.phase, pack) : [];
+      const days = log ? await loadLogDays(job.id, log, assessment.supply.phases, pack) : {};
       // Stopped, or started again, while the log was read.
       if (turn.current !== mine) return;
       const started = new TrialRun(ready, days);
@@ -124,7 +125,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
         own plain estimates: it shows what is likely, and proves nothing that the guards do not.
       </p>
       {!ready ? (
-        <p>List the appliances of the home and give the charger’s rating; then it can be played.</p>
+        <p>To be played it still needs: {'needs' in planned ? planned.needs : ''}</p>
       ) : (
         <Row style={{ alignItems: 'end' }}>
           {logs.length > 0 && (
@@ -181,11 +182,8 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
             <>
               <span className="quiet">
                 {years} of {ALL_YEARS} household-years
-                {running ? '' : years < ALL_YEARS ? ', stopped: what was played is kept' : ''}; seed {played.plan.seed},{' '}
-                {played.plan.needs.kwhPerDay.toFixed(1)} kWh a day, home about {hour(played.plan.needs.arrivesH)}
-                {played.plan.needs.cheap
-                  ? `, charging from ${hour(played.plan.needs.cheap.fromH)} to ${hour(played.plan.needs.cheap.toH)}`
-                  : ''}
+                {running ? '' : years < ALL_YEARS ? ', stopped: what was played is kept' : ''}; seed {played.plan.seed}
+                {vehicleWords(played.plan)}
               </span>
               <Track>
                 <div style={{ width: `${percentage ?? 0}%` }} />
@@ -236,7 +234,7 @@ function Kept({ proposal }: { readonly proposal: Proposal }) {
         {fault === undefined ? '' : `, ${TRIAL_FAULT_NAMES[fault].toLowerCase()} on some days`}; played by {playedBy}
         {playedAt === undefined ? '' : `, ${new Date(playedAt).toLocaleString('en-GB')}`}
       </p>
-      {(!plan || !stillTrue(record, plan)) && (
+      {!stillTrue(record, plan) && (
         <Notice kind="ask" title="What it was played from has changed since. Play it again." />
       )}
       <TrialFigures record={record} />
@@ -262,6 +260,16 @@ function LogCaution({
       {blind ? ' Which part of a log the clamp would not see is not known: it is taken to see all.' : ''}
     </p>
   );
+}
+
+/** What the vehicle wants and when it is there. */
+function vehicleWords({ chargers }: TrialPlan): string {
+  const [first, ...others] = chargers;
+  if (!first || first.asks) return '';
+  const { kwhPerDay, arrivesH, cheap } = first.needs;
+  const hours = cheap ? `, charging from ${hour(cheap.fromH)} to ${hour(cheap.toH)}` : '';
+  const each = others.some(({ asks }) => asks === undefined) ? ' for each vehicle' : '';
+  return `, ${kwhPerDay.toFixed(1)} kWh a day${each}, home about ${hour(arrivesH)}${hours}`;
 }
 
 export function hour(hours: number): string {

@@ -1,6 +1,6 @@
-import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { TrialFault } from '@keen-gauge/core/survey/trial-words';
 import type { Moment } from '@keen-gauge/core/trial/evening';
+import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
 import { wrap, type Remote } from 'comlink';
@@ -15,7 +15,7 @@ export class TrialRun {
   /** `days` are the log's, where the plan takes its house from one. */
   constructor(
     private readonly plan: TrialPlan,
-    days: readonly LogDay[],
+    days: LogDays,
     most = 4,
   ) {
     const room = Math.max(1, Math.min(most, navigator.hardwareConcurrency));
@@ -24,7 +24,9 @@ export class TrialRun {
       this.workers.push({ worker, remote: wrap<TrialWorker>(worker) });
     }
     this.ready =
-      days.length === 0 ? Promise.resolve() : Promise.all(this.workers.map(({ remote }) => remote.takeDays(days)));
+      Object.keys(days).length === 0
+        ? Promise.resolve()
+        : Promise.all(this.workers.map(({ remote }) => remote.takeDays(days)));
   }
 
   /** Plays so many household-years, each told as it is done: by index, a figure for each way. */

@@ -1,15 +1,15 @@
-import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Moment } from '@keen-gauge/core/trial/evening';
+import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import { playDay, playHousehold } from '@keen-gauge/core/trial/play';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
 import type { TrialFault } from '@keen-gauge/core/survey/trial-words';
 import { expose } from 'comlink';
 
-let days: readonly LogDay[] = [];
+let days: LogDays = {};
 
 /** The log's days, for a plan that takes its house from one; sent once, however many years are played. */
-function takeDays(of: readonly LogDay[]): void {
+function takeDays(of: LogDays): void {
   days = of;
 }
 
