@@ -36,6 +36,7 @@ import {
   weakestNode,
   withHeadroom,
   withNeighbours,
+  type Beside,
   type ReckonedNode,
   type Reckoner,
 } from './node-assessments';
@@ -44,6 +45,7 @@ import type { SupplyDemand } from './route/trigger';
 import { routeOf } from './route/route';
 import type { RulePack } from './rules/rule-pack';
 import type { Proposal } from './survey/proposal';
+import type { SupplyNode } from './survey/supply';
 import type { Survey } from './survey/survey';
 import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words';
 import { nodeOf } from './tree/sets-below';
@@ -61,10 +63,11 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const condition = conditionVerdict(survey.intake);
   const loop = loopVerdict(survey.intake.loop);
   const limit = clampLimit(survey, tree, pack);
-  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, pack, counted: reckoned.countedAnywhere });
+  const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
+  const beside = besideOn(survey, service, pack);
+  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, beside, pack, counted: reckoned.countedAnywhere });
   const at = (id: string | undefined): ReckonedNode | undefined => reckonedNodes.find((node) => node.id === id);
   const origin = at(tree.device?.node.id ?? tree.root?.node.id);
-  const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
   const carried = at(service?.id);
   // The service carries what hangs beside this supply's own fuse as well, and the neighbours.
   const sharedWith = (managed: boolean): ReturnType<typeof sharedService> =>
@@ -231,6 +234,15 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       verdicts,
     }),
   };
+}
+
+/** The neighbours on a service known to be shared; undefined where it is this supply's own, or not known to be shared. */
+function besideOn({ intake }: Survey, service: SupplyNode | undefined, pack: RulePack): Beside | undefined {
+  if (!service) return undefined;
+  const shared = sharedService(intake.loop, service.ratingA, {}, {}, pack);
+  return shared?.known
+    ? { nodeId: service.id, amperes: shared.neighbour.value ?? 0, ratingA: shared.rating.value }
+    : undefined;
 }
 
 /** Loads, new equipment and demand of a survey, before any limiter. */

@@ -5,7 +5,7 @@ import type { MeasuredDemand } from './demand/measured/verdict';
 import { headroomOf, perPhase } from './demand/per-phase';
 import type { Statement } from './finding';
 import type { FuseRating } from './intake/fuse-rating';
-import type { SharedService } from './intake/shared-service';
+import { withNeighbour, type SharedService } from './intake/shared-service';
 import { setPointWithin, type ClampLimit } from './management/clamp-limit';
 import { guard, guardedA, heldAtWorst, lostA, managedDemand, type NodeFlow } from './management/managed-demand';
 import { momentsAt, momentWords, type Moment } from './management/moments';
@@ -37,7 +37,15 @@ export interface NodeInputs {
   readonly gap: string | undefined;
   readonly shortfall: string | undefined;
   readonly moments: MeasuredDemand['moments'];
+  /** The neighbours on a service known to be shared: what they take of it on each line, and what it may carry. */
+  readonly beside: Beside | undefined;
   readonly pack: RulePack;
+}
+
+export interface Beside {
+  readonly nodeId: string;
+  readonly amperes: number;
+  readonly ratingA: number | null;
 }
 
 type PhaseFlow = NodeFlow & { readonly phase: Phase };
@@ -148,9 +156,15 @@ export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
       managed: kept,
       lost,
       held: heldMoments,
-      guard: guardOf(ratingA, flows, then, heldMoments, inputs.pack),
+      guard: guardOf(leftBeside(inputs.beside, node.id, ratingA), flows, then, heldMoments, inputs.pack),
     };
   });
+}
+
+/** What a node may carry of this supply: its rating, less what the neighbours take where the service is shared. */
+function leftBeside(beside: Beside | undefined, nodeId: string, ratingA: number | null): number | null {
+  if (beside?.nodeId !== nodeId) return ratingA;
+  return beside.ratingA === null ? null : beside.ratingA - beside.amperes;
 }
 
 /** The nodes with what is left at each, counted from the managed demand where the limiter holds and from the unmanaged otherwise. */
@@ -260,15 +274,28 @@ function boundsOf(
   };
 }
 
-/** The nodes with the neighbours' demand added where the service is shared, so that it is judged by all it carries. */
+/** The nodes with the neighbours' demand added where the service is shared, so that it is judged by all it carries, managed or not. */
 export function withNeighbours(
   nodes: readonly NodeAssessment[],
   serviceId: string,
-  { before, after, left, rating }: SharedService,
+  { before, after, left, rating, neighbour }: SharedService,
 ): NodeAssessment[] {
-  return nodes.map((node) =>
-    node.id === serviceId ? { ...node, before, after, headroom: left, ratingA: rating.value } : node,
-  );
+  const moreA = neighbour.value ?? 0;
+  return nodes.map((node) => {
+    if (node.id !== serviceId) return node;
+    const { managed, lost } = node;
+    return {
+      ...node,
+      before,
+      after,
+      headroom: left,
+      ratingA: rating.value,
+      ...(managed ? { managed: withNeighbour('MD after, managed, with the neighbours', managed, neighbour) } : {}),
+      ...(lost
+        ? { lost: Object.fromEntries(Object.entries(lost).map(([phase, amperes]) => [phase, amperes + moreA])) }
+        : {}),
+    };
+  });
 }
 
 /** The node with least headroom, and how much is left there. */
@@ -282,37 +309,58 @@ export function weakestNode(nodes: readonly NodeAssessment[]): { nodeId: string;
   return weakest;
 }
 
-/** Every node that would carry more than its rating, over a half hour or in a shorter time. */
+/** The id of a finding of what is over already, whatever is done: options are told apart from it (`fits.ts`). */
+export const OVER_ALREADY = 'node-over-already';
+
+/**
+ * Every node that carries more than its rating, over a half hour or in a shorter time: what is over already, and what the work makes or adds to,
+ * each told by itself, so that neither hides the other.
+ */
 export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] {
   return nodes.flatMap((node): Statement[] => {
-    const leastA = leastHeadroom(node.headroom);
     const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
-    if (leastA !== null && exceeds(0, leastA)) {
-      const nowA = Math.max(0, ...Object.values(node.before).map(({ value }) => value ?? 0));
-      const overNowA = node.ratingA === null ? 0 : nowA - node.ratingA;
-      const already = exceeds(overNowA, 0);
-      return [
-        {
-          ...about,
-          id: 'node-over-rating',
-          title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work${already ? `, and ${written(overNowA)} A over it now` : ''}.`,
-          remedy: already
-            ? 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.'
-            : 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.',
-        },
-      ];
-    }
-    const over = node.moments?.find(({ within }) => !within);
-    if (!over) return [];
-    return [
-      {
+    const nowA = overNow(node);
+    const leastA = leastHeadroom(node.headroom);
+    const found: Statement[] = [];
+    if (nowA !== null)
+      found.push({
+        ...about,
+        id: OVER_ALREADY,
+        title: `${node.label}: ${written(nowA)} A over its ${node.ratingA ?? '?'} A rating already, before the work.`,
+        remedy: 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.',
+      });
+    if (leastA !== null && exceeds(0, leastA) && (nowA === null || addsTo(node)))
+      found.push({
+        ...about,
+        id: 'node-over-rating',
+        title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
+        remedy:
+          nowA === null
+            ? 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.'
+            : 'It is over already: change it, or what it feeds, before anything is added.',
+      });
+    const over = found.length > 0 ? undefined : node.moments?.find(({ within }) => !within);
+    if (over)
+      found.push({
         ...about,
         id: 'node-over-in-minutes',
         title: `${node.label}: ${momentWords(over)}`,
         remedy: 'The half hour is within its rating and the shorter time is not: hold the charger lower, or change it.',
-      },
-    ];
+      });
+    return found;
   });
+}
+
+/** By how much a node is over its rating before the work, in amperes on its fullest line; null where it is not. */
+function overNow({ before, ratingA }: NodeAssessment): number | null {
+  if (ratingA === null) return null;
+  const overA = Math.max(...Object.values(before).map(({ value }) => (value ?? 0) - ratingA));
+  return exceeds(overA, 0) ? overA : null;
+}
+
+/** Whether the work adds to what a node carries on any line. */
+function addsTo({ before, after }: NodeAssessment): boolean {
+  return (Object.keys(after) as Phase[]).some((phase) => exceeds(after[phase]?.value ?? 0, before[phase]?.value ?? 0));
 }
 
 /** Kinds whose rating is asked for here; the others have a check of the chain that asks, and a cable bears no marking. */

@@ -1,4 +1,5 @@
 /** What may be done for a charger at the far end of a feeder, each reckoned, the first answer first. */
+import { setPointWithin, worstSetPointA } from '../management/clamp-limit';
 import { settingsOf } from '../management/settings';
 import type { Proposal } from '../survey/proposal';
 import { protects, type TreeNode } from '../tree/supply-tree';
@@ -6,7 +7,7 @@ import { exceeds, written } from '../worked';
 import { currentOf, dropOf } from './along';
 import { linesAt, type CircuitFacts } from './circuit-facts';
 import { judgeClaim } from './feeder-claim';
-import type { Lookup } from './lookup';
+import { notKnown, type Lookup } from './lookup';
 import { newFeeder } from './new-feeder';
 import { limitWords } from './size-search';
 import { dropOnTheWay, stoppedBy, withCharger, type Rung } from './room';
@@ -23,6 +24,8 @@ export interface FeederAnswer {
   readonly setA?: number;
   /** Set-points of the clamps on the feeder and at the intake, in amperes. */
   readonly setPointsA?: readonly [feederA: number, intakeA: number];
+  /** The most the charger may drop to when a clamp is lost; 0 where less than the least charging current is left. */
+  readonly failSafeA?: number;
 }
 
 export interface FeederCase {
@@ -139,9 +142,12 @@ function twoClamps(of: FeederCase): FeederAnswer {
   const [feeder, intake] = [leastBound(far), leastBound(near)];
   if (feeder === null || intake === null)
     return { kind: 'two-clamps', title, holds: null, says: 'A rating or the cable on the way is not known yet.' };
-  const [feederA, intakeA] = [Math.floor(feeder + 1e-6), Math.floor(intake + 1e-6)];
+  // As far below as a clamp may err: what a set-point becomes at its worst is within the bound.
+  const [feederA, intakeA] = [feeder, intake].map((boundA) =>
+    Math.max(0, Math.floor(setPointWithin(boundA, facts.pack) + 1e-6)),
+  ) as [number, number];
   const [otherFar, otherNear] = [mostOther(far), mostOther(near)];
-  if (exceeds(otherFar, feederA) || exceeds(otherNear, intakeA))
+  if (exceeds(otherFar, feeder) || exceeds(otherNear, intake))
     return {
       kind: 'two-clamps',
       title,
@@ -149,25 +155,33 @@ function twoClamps(of: FeederCase): FeederAnswer {
       says: 'The other loads alone pass what the feeder or the intake may carry: no clamp can help.',
     };
   const largest = facts.pack.circuit.largestDropPercent.value;
-  const drop = clampedDrop(of, feederA);
+  const worstA = worstSetPointA(feederA, facts.pack);
+  const drop = clampedDrop(of, worstA);
   if (!drop.ok) return { kind: 'two-clamps', title, holds: null, says: `Not known yet: ${drop.says}.` };
   if (exceeds(drop.value, largest))
     return {
       kind: 'two-clamps',
       title,
       holds: false,
-      says: `At a set-point of ${feederA} A the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
+      says: `At a set-point of ${feederA} A, up to ${written(worstA)} A with the clamp at its worst, the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
     };
   const leftA = Math.floor(Math.min(feederA - otherFar, intakeA - otherNear) + 1e-6);
   const least = facts.pack.leastChargingA.value;
   const worst =
     leftA < least ? 'nothing: it pauses while everything runs' : `${Math.min(leftA, proposal.ratedA ?? leftA)} A`;
+  const lostA = Math.floor(Math.min(feeder - otherFar, intake - otherNear) + 1e-6);
+  const failSafeA = lostA < least ? 0 : lostA;
+  const lost =
+    failSafeA === 0
+      ? ` The fail-safe has to be 0 A: ${lostA <= 0 ? 'nothing is' : `only ${lostA} A are`} left with a clamp lost and everything on.`
+      : ` The fail-safe may be ${failSafeA} A at most.`;
   return {
     kind: 'two-clamps',
     title,
     holds: true,
     setPointsA: [feederA, intakeA],
-    says: `Set-points ${feederA} A on the feeder and ${intakeA} A at the intake, a margin less where clamps err. With everything on, the charger has ${worst}; otherwise more.`,
+    failSafeA,
+    says: `Set-points ${feederA} A on the feeder and ${intakeA} A at the intake, clamps at their worst counted. With everything on, the charger has ${worst}; otherwise more.${lost}`,
   };
 }
 
@@ -199,8 +213,12 @@ function clampedDrop(of: FeederCase, setPointA: number): Lookup<number> {
   if (!way.ok) return way;
   const rung = rungs.find((each) => each.here === here);
   const free = rung ? withCharger(rung, proposal, ratedA, facts) : null;
-  if (!free?.ok) return free ?? way;
-  const held = free.value.map((amperes) => Math.min(amperes, setPointA));
+  if (!rung || !free) return notKnown('the feeder is not on the way');
+  if (!rung.otherA.ok) return rung.otherA;
+  if (!free.ok) return free;
+  const others = rung.otherA.value;
+  // What else runs there flows whatever the clamp does.
+  const held = free.value.map((amperes, line) => Math.max(others[line] ?? 0, Math.min(amperes, setPointA)));
   const own = dropOf(here, facts, currentOf(held, linesAt(here, facts)));
   if (!own.ok) return own;
   return { ok: true, value: way.value + own.value.value + ownDropAt(of, Math.min(ratedA, setPointA)) };
@@ -244,7 +262,20 @@ function newCable(of: FeederCase): FeederAnswer {
           ? 'No size in the table is large enough.'
           : `Not known yet: ${search.sizes.find(({ sizeMm2 }) => sizeMm2 === search.smallestOpenMm2)?.notKnown[0] ?? ''}.`,
     };
-  const near = of.rungs.slice(of.rungs.findIndex((rung) => rung.here === of.here) + 1);
+  const at = of.rungs.findIndex((rung) => rung.here === of.here);
+  const [far, near] = [of.rungs.slice(0, at), of.rungs.slice(at + 1)];
+  // The far board and whatever is beyond it stay as they are, and carry the charger too.
+  const beyond = stoppedBy(far, of.proposal, of.proposal.ratedA ?? 0, of.facts);
+  if (beyond)
+    return {
+      kind: 'new-cable',
+      title: `${title}: ${size} mm² armoured on ${deviceA} A`,
+      holds: beyond.state === 'over' ? false : null,
+      says:
+        beyond.state === 'over'
+          ? `The cable would carry it and what is beyond it would not: ${beyond.says}. That has to be changed as well.`
+          : `Not known yet: ${beyond.says}.`,
+    };
   const stop = stoppedBy(near, of.proposal, of.proposal.ratedA ?? 0, of.facts);
   const bound = leastBound(near);
   // A clamp at the intake keeps it as long as the other loads alone do not pass what it may carry.

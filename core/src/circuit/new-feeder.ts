@@ -8,7 +8,7 @@ import type { Stretch } from './capacity';
 import { linesAt, type CircuitFacts } from './circuit-facts';
 import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
 import { rcdsAbove } from './rcds-above';
-import { withCharger, type Rung } from './room';
+import { dropOnTheWay, withCharger, type Rung } from './room';
 import type { Run } from './size';
 import { searchSizes, type SizeSearch } from './size-search';
 
@@ -42,6 +42,13 @@ export function newFeeder(of: {
   if (deviceA === undefined) return null;
   const stretch: Stretch = { lengthM, laid: 'buried', circuitsTogether: 1, ambientC: 20, insulationMm: 0 };
   const before = dropTo(here.parent, facts);
+  // Cables beyond it, at the charger's full rating, drop their part of the same share.
+  const beyond = dropOnTheWay(
+    of.rungs.slice(0, rung ? of.rungs.indexOf(rung) : 0),
+    proposal,
+    proposal.ratedA ?? 0,
+    facts,
+  );
   const nominalV = facts.pack.nominalVoltageV.value;
   const rcdMa = rcdsAbove(here).flatMap(({ residualMa }) => residualMa ?? []);
   const onElectrode = facts.survey.earthing.arrangement === 'tt';
@@ -53,7 +60,11 @@ export function newFeeder(of: {
     current,
     deviceA: known(given('New device', deviceA, 'A')),
     // What the charger's own circuit drops beyond the feeder counts against the same share.
-    dropBefore: before.ok ? known(given('Volt drop of the rest', before.value.value + (of.ownDrop ?? 0), '%')) : before,
+    dropBefore: !before.ok
+      ? before
+      : !beyond.ok
+        ? beyond
+        : known(given('Volt drop of the rest', before.value.value + beyond.value + (of.ownDrop ?? 0), '%')),
     loopBefore: loopTo(here.parent, facts),
     loopLimit: known(
       onElectrode

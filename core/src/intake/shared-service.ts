@@ -85,6 +85,11 @@ function addToEach(label: string, own: PerPhase, neighbour: Worked): PerPhase {
   return figures;
 }
 
+/** Any demand of this property with the neighbours' added, in amperes on each line. */
+export function withNeighbour(label: string, own: PerPhase, neighbour: Figure): PerPhase {
+  return neighbour.value === null ? own : addToEach(label, own, fromFigure(neighbour, neighbour.value));
+}
+
 /** What the arithmetic of a service known to be shared asks for. */
 export function sharedServiceFindings(shared: SharedService | null): Statement[] {
   if (!shared?.known) return [];
