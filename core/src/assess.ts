@@ -121,7 +121,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     ...sourceFindings(survey, tree),
     ...chargerFindings(survey, pack, tree),
     ...placementFindings(survey, tree, connected),
-    ...overloadFindings(nodes),
+    ...overloadFindings(nodes, limiter.holds),
     ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, circuitFacts)),
     ...feederFindings(feeders),
     ...testFindings(

@@ -316,11 +316,11 @@ export const OVER_ALREADY = 'node-over-already';
  * Every node that carries more than its rating, over a half hour or in a shorter time: what is over already, and what the work makes or adds to,
  * each told by itself, so that neither hides the other.
  */
-export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] {
+export function overloadFindings(nodes: readonly NodeAssessment[], limiterHolds: boolean | null): Statement[] {
   return nodes.flatMap((node): Statement[] => {
     const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
     const nowA = overNow(node);
-    const leastA = leastHeadroom(node.headroom);
+    const leastA = leastLeft(node, limiterHolds === true);
     const found: Statement[] = [];
     if (nowA !== null)
       found.push({
@@ -329,7 +329,12 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] 
         title: `${node.label}: ${written(nowA)} A over its ${node.ratingA ?? '?'} A rating already, before the work.`,
         remedy: 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.',
       });
-    if (leastA !== null && exceeds(0, leastA) && (nowA === null || addsTo(node)))
+    if (
+      leastA !== null &&
+      exceeds(0, leastA) &&
+      (nowA === null || addsTo(node)) &&
+      !waitsForLimiter(node, limiterHolds)
+    )
       found.push({
         ...about,
         id: 'node-over-rating',
@@ -349,6 +354,19 @@ export function overloadFindings(nodes: readonly NodeAssessment[]): Statement[] 
       });
     return found;
   });
+}
+
+/** The least left on any line by what is known of its demand, in amperes: where some of it is missing no more is left than that. Null where nothing is known. */
+function leastLeft({ ratingA, managed, after }: NodeAssessment, held: boolean): number | null {
+  if (ratingA === null) return null;
+  const amperes = Object.values((held ? managed : undefined) ?? after).flatMap(({ value }) => value ?? []);
+  return amperes.length === 0 ? null : ratingA - Math.max(...amperes);
+}
+
+/** Over its rating unless the limiter holds, and whether it does is not known yet: that is open, and not found wrong. */
+export function waitsForLimiter({ managed, guard, ratingA }: NodeAssessment, limiterHolds: boolean | null): boolean {
+  if (limiterHolds !== null || !managed || !guard || guard.holds === false || ratingA === null) return false;
+  return Object.values(managed).every(({ value }) => value !== null && !exceeds(value, ratingA));
 }
 
 /** By how much a node is over its rating before the work, in amperes on its fullest line; null where it is not. */

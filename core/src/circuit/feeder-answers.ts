@@ -24,6 +24,8 @@ export interface FeederAnswer {
   readonly setA?: number;
   /** Set-points of the clamps on the feeder and at the intake, in amperes. */
   readonly setPointsA?: readonly [feederA: number, intakeA: number];
+  /** The new cable it asks for. */
+  readonly made?: { readonly sizeMm2: number; readonly deviceA: number; readonly lengthM: number };
   /** The most the charger may drop to when a clamp is lost; 0 where less than the least charging current is left. */
   readonly failSafeA?: number;
 }
@@ -286,6 +288,7 @@ function newCable(of: FeederCase): FeederAnswer {
     kind: 'new-cable',
     title: `A new cable: ${size} mm² armoured on ${deviceA} A${clamped ? ', and a clamp at the intake' : ''}`,
     holds: stop === null || clamped ? true : stop.state === 'over' ? false : null,
+    made: { sizeMm2: size, deviceA, lengthM },
     says: `For full rate with everything else there, ${lengthM} m in the ground, limited by ${limits}. Lay a data cable and a spare duct in the same trench.${intake}`,
   };
 }

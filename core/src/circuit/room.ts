@@ -95,6 +95,27 @@ export function withCharger(
   return found(rung.otherA.value.map((other, at) => other + (on.includes(facts.phases[at] ?? 'L1') ? chargerA : 0)));
 }
 
+/**
+ * What flows on each line at the least with the charger drawing so many amperes: what is known of the rest, where some of it is not. Null where
+ * nothing is. What passes a rating already passes it whatever is missing.
+ */
+export function leastWithCharger(
+  rung: Rung,
+  proposal: Proposal,
+  chargerA: number,
+  facts: CircuitFacts,
+): number[] | null {
+  const node = facts.nodes.get(rung.here.node.id);
+  const limitA = chargerLimitA(proposal);
+  if (!node || limitA === null) return null;
+  const on = chargerPhases(proposal, facts);
+  return facts.phases.map((phase) => {
+    const own = on.includes(phase);
+    const other = Math.max(node.before[phase]?.value ?? 0, (node.after[phase]?.value ?? 0) - (own ? limitA : 0), 0);
+    return other + (own ? chargerA : 0);
+  });
+}
+
 /** The first node, from the charger outwards, that would carry more than its rating or its cable allows. */
 export function stoppedBy(
   rungs: readonly Rung[],
@@ -107,6 +128,13 @@ export function stoppedBy(
     const amperes = withCharger(rung, proposal, chargerA, facts);
     const about = { nodeId: rung.here.node.id };
     if (!amperes.ok) {
+      const leastA = Math.max(0, ...(leastWithCharger(rung, proposal, chargerA, facts) ?? []));
+      if (rung.ratingA !== undefined && exceeds(leastA, rung.ratingA))
+        return {
+          ...about,
+          state: 'over',
+          says: `${rung.name}: at least ${written(leastA)} A against ${rung.ratingA} A`,
+        };
       open ??= { ...about, state: 'not-known', says: `${rung.name}: ${amperes.says}` };
       continue;
     }

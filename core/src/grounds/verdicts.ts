@@ -5,6 +5,7 @@ import type { Statement } from '../finding';
 import type { ConditionVerdict } from '../intake/condition';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { LoopVerdict } from '../intake/loop-status';
+import { waitsForLimiter } from '../node-assessments';
 import type { Question } from '../questions/question';
 import { exportTotal, exporting } from '../route/export';
 import type { RulePack } from '../rules/rule-pack';
@@ -107,7 +108,7 @@ function assumedLooks({ supply }: Survey): Partial<Ground> {
   return ticked ? { assumed: 'checks of the chain that were ticked together' } : {};
 }
 
-function nodeGrounds({ nodes, survey, tree, fuses }: VerdictFacts): Ground[] {
+function nodeGrounds({ nodes, survey, tree, fuses, limiter }: VerdictFacts): Ground[] {
   const way = new Set(
     [
       ...survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))),
@@ -117,7 +118,8 @@ function nodeGrounds({ nodes, survey, tree, fuses }: VerdictFacts): Ground[] {
   const unsure = new Set(fuses.filter(({ established }) => established !== true).map(({ nodeId }) => nodeId));
   const judged = nodes
     .filter(({ id }) => way.has(id))
-    .flatMap(({ id, kind, label, headroom, ratingA }): Ground[] => {
+    .flatMap((each): Ground[] => {
+      const { id, kind, label, headroom, ratingA } = each;
       const about = { id: 'node', subjectId: id } as const;
       if (ratingA === null)
         // A service cable bears no marking: what it may carry is the operator's to say, and asked where it is shared.
@@ -126,6 +128,14 @@ function nodeGrounds({ nodes, survey, tree, fuses }: VerdictFacts): Ground[] {
       const values = Object.values(headroom).map(({ value }) => value);
       if (values.includes(null)) return [{ ...about, says: `${label}: headroom not known`, state: 'open' }];
       const least = Math.min(...values.map((value) => value ?? 0));
+      if (exceeds(0, least) && waitsForLimiter(each, limiter === null ? false : limiter.answer))
+        return [
+          {
+            ...about,
+            says: `${label}: over its rating unless the limiter holds, which is not known yet`,
+            state: 'open',
+          },
+        ];
       return exceeds(0, least)
         ? []
         : [met('node', `${label}: ${written(least)} A left of ${ratingA} A`, { subjectId: id })];

@@ -49,7 +49,7 @@ export function placementFindings(survey: Survey, tree: SupplyTree, existing: re
 }
 
 /** Nodes whose incoming conductor is the operator’s or the meter operator’s. */
-const BEFORE_THE_METER: readonly NodeKind[] = ['service', 'cut-out', 'meter'];
+export const BEFORE_THE_METER: readonly NodeKind[] = ['service', 'cut-out', 'meter'];
 
 /** The node a clamp sits on, where its conductor is not the customer’s. */
 export function beforeMeter(clampNodeId: string | undefined, tree: SupplyTree): TreeNode | undefined {

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assessment';
-import { rungsOf, withCharger } from '../circuit/room';
+import { leastWithCharger, rungsOf, withCharger } from '../circuit/room';
 import type { CircuitFacts } from '../circuit/circuit-facts';
 import { settingsOf } from '../management/settings';
 import type { RulePack } from '../rules/rule-pack';
@@ -55,7 +55,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
   const modes = rates.map((currentA, at): GuardMode => {
     const cells = rungs.map((rung): GuardCell => {
       const amperes = withCharger(rung, proposal, currentA, facts);
-      if (!amperes.ok) return unknownCell(amperes.says);
+      if (!amperes.ok) return lowerBound(leastWithCharger(rung, proposal, currentA, facts), rung.ratingA, amperes.says);
       const most = Math.max(...amperes.value);
       const onIt = rung.otherA.ok ? most - (rung.otherA.value[amperes.value.indexOf(most)] ?? most) : 0;
       return cellOf(
@@ -79,6 +79,13 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
       const flows = figures.map(({ value }) => value);
       if (figures.length === 0 || flows.includes(null))
         return unknownCell(figures[0]?.why ?? 'the demand is not known');
+      const short = figures.find(({ bound }) => bound === 'at-least');
+      if (short)
+        return lowerBound(
+          flows.map((value) => value ?? 0),
+          ratingA ?? undefined,
+          short.why ?? 'something is missing from it',
+        );
       const fullest = figures.reduce((most, each) => ((each.value ?? 0) > (most.value ?? 0) ? each : most));
       return cellOf(
         flows.map((value) => value ?? 0),
@@ -100,7 +107,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
       const node = facts.nodes.get(id);
       const flows = Object.values(node?.lost ?? {});
       const whole = Object.values(node?.after ?? {}).every(({ bound }) => bound === 'exact');
-      if (flows.length === 0 || !whole) return unknownCell('the demand is not known');
+      if (flows.length === 0 || !whole) return lowerBound(flows, ratingA ?? undefined, 'the demand is not known');
       return cellOf(flows, ratingA ?? undefined, 'everything else and every charger at its fail-safe');
     });
     modes.push({
@@ -116,6 +123,13 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
 
 function unknownCell(says: string): GuardCell {
   return { leftA: null, flowsA: [], says };
+}
+
+/** A demand of which something is missing: over where even so much is over, otherwise not known. */
+function lowerBound(flowsA: readonly number[] | null, ratingA: number | undefined, says: string): GuardCell {
+  const most = Math.max(0, ...(flowsA ?? []));
+  if (!flowsA || ratingA === undefined || !exceeds(most, ratingA)) return unknownCell(says);
+  return { leftA: ratingA - most, flowsA, says: `at least ${written(most)} A on ${written(ratingA)} A; ${says}` };
 }
 
 function cellOf(flowsA: readonly number[], ratingA: number | undefined, from: string): GuardCell {

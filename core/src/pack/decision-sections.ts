@@ -42,7 +42,7 @@ export function choiceSection({ choice, driver }: Survey): Section {
     rows: [
       row(
         'Option',
-        OPTION_NAMES[choice.option],
+        [choice.option, choice.also].flatMap((each) => (each === undefined ? [] : OPTION_NAMES[each])).join(' and '),
         [choice.reason, choice.chosenBy && `chosen by ${choice.chosenBy}`].filter(Boolean).join('; '),
       ),
       ...(driver?.priority === undefined ? [] : [row('What matters most', PRIORITY_NAMES[driver.priority])]),

@@ -109,6 +109,7 @@ export const gbDefault: RulePack = {
       },
       'fuse-upgrade': { whoMustAgree: 'the operator', waitWeeks: [2, 5], costBand: 'low' },
       'un-loop': { whoMustAgree: 'the operator and the neighbour', waitWeeks: [8, 26], costBand: 'none' },
+      'new-feeder': { whoMustAgree: 'the customer', waitWeeks: [1, 4], costBand: 'middle' },
       'three-phase': { whoMustAgree: 'the operator', waitWeeks: [8, 20], costBand: 'high' },
       'other-supply': {
         whoMustAgree: 'whoever holds that supply, and its operator',

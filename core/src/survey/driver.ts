@@ -18,6 +18,8 @@ export class Driver {
 /** The option decided on, by whom and why. */
 export class OptionChoice {
   @OneOf(OPTION_KINDS) option?: OptionKind;
+  /** The second of two ways together. */
+  @OneOf(OPTION_KINDS) also?: OptionKind;
   @Text(500) reason?: string;
   @Text(100) chosenBy?: string;
 }

@@ -26,7 +26,10 @@ export function decisionsIn(before: Survey, after: Survey): Decision[] {
   });
   if (after.declaration.basis !== undefined && after.declaration.basis !== before.declaration.basis)
     found.push({ what: 'basis-declared', details: { basis: after.declaration.basis } });
-  if (after.choice?.option !== undefined && after.choice.option !== before.choice?.option)
+  if (
+    after.choice?.option !== undefined &&
+    (after.choice.option !== before.choice?.option || after.choice.also !== before.choice.also)
+  )
     found.push({ what: 'option-chosen', details: { option: after.choice.option, by: after.choice.chosenBy } });
   return found;
 }

@@ -1,5 +1,8 @@
-import { options, whyFirst, type Option } from '@keen-gauge/core/options/options';
+import type { Option } from '@keen-gauge/core/options/option';
+import { options } from '@keen-gauge/core/options/options';
+import { whyFirst } from '@keen-gauge/core/options/order';
 import { whatWouldChange, type Outcome } from '@keen-gauge/core/options/what-would-change';
+import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
 import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/option-words';
 import { ChevronDown } from 'lucide-react';
@@ -73,7 +76,12 @@ export function OptionsPanel() {
   const choose = (option: Option): void => {
     store.edit({
       ...option.survey,
-      choice: { ...survey.choice, option: option.kind, chosenBy: survey.choice?.chosenBy ?? me.name },
+      choice: {
+        ...withoutAlso(survey.choice),
+        option: option.kind,
+        ...(option.also === undefined ? {} : { also: option.also }),
+        chosenBy: survey.choice?.chosenBy ?? me.name,
+      },
     });
   };
   return (
@@ -143,7 +151,7 @@ export function OptionsPanel() {
             </p>
             <Cards>
               {found.map((option, at) => (
-                <Card key={option.kind} {...(at === 0 ? { 'data-first': '' } : {})}>
+                <Card key={option.id} {...(at === 0 ? { 'data-first': '' } : {})}>
                   <h3>
                     {at + 1}. {option.title}
                   </h3>
@@ -168,6 +176,11 @@ export function OptionsPanel() {
                     <dt>Cost</dt>
                     <dd>{option.costWords}</dd>
                   </dl>
+                  {option.already.map((says) => (
+                    <p key={says}>
+                      <strong>There already:</strong> {says}
+                    </p>
+                  ))}
                   {option.cautions.map((caution) => (
                     <p key={caution} className="quiet">
                       {caution}
@@ -176,12 +189,12 @@ export function OptionsPanel() {
                   <div>
                     <Button
                       aria-label={`Choose: ${option.title}`}
-                      isDisabled={choice?.option === option.kind}
+                      isDisabled={isChosen(option, choice)}
                       onPress={() => {
                         choose(option);
                       }}
                     >
-                      {choice?.option === option.kind ? 'Chosen' : 'Choose this'}
+                      {isChosen(option, choice) ? 'Chosen' : 'Choose this'}
                     </Button>
                   </div>
                 </Card>
@@ -219,11 +232,24 @@ export function OptionsPanel() {
   );
 }
 
+type Choice = Survey['choice'];
+
+function isChosen({ kind, also }: Option, choice: Choice): boolean {
+  return choice?.option === kind && choice.also === also;
+}
+
+/** What was chosen before without the second of two ways. */
+function withoutAlso(choice: Choice): Choice {
+  const { also: _also, ...rest } = choice ?? {};
+  return rest;
+}
+
 /** Whether new equipment fits under an option, in the words every screen uses. */
-function fitWords({ holds, kind }: Option): string {
+function fitWords({ holds, kind, also }: Option): string {
   if (holds === null) return 'Not known yet';
   if (!holds) return 'Does not fit';
-  return kind === 'fixed-limit' || kind === 'managed' ? 'Fits if limited' : 'Fits';
+  const limited = [kind, also].some((each) => each === 'fixed-limit' || each === 'managed');
+  return limited ? 'Fits if limited' : 'Fits';
 }
 
 /** Everything an option rests on, shown when it is asked for. */
@@ -243,12 +269,20 @@ function GroundsOfOption({ option }: { readonly option: Option }) {
 
 function chargingWords({ charging }: Option): string {
   if (!charging) return 'not known';
-  const hours =
-    charging.hours === null
+  const { powerKw, leastKw, hours, neededKwh, enough, morningsShort } = charging;
+  if (powerKw === 0) return 'none: less than the least charging current';
+  const least =
+    leastKw < powerKw ? `; ${leastKw === 0 ? 'none' : `${leastKw.toFixed(1)} kW`} with everything else on` : '';
+  const time =
+    hours === null ? '' : `; the day’s ${neededKwh?.toFixed(1) ?? '?'} kWh in ${hours.toFixed(1)} h at its most`;
+  const short = enough === false && morningsShort === undefined ? ', longer than it stands there' : '';
+  const played =
+    morningsShort === undefined
       ? ''
-      : `; the day’s ${charging.neededKwh?.toFixed(1) ?? '?'} kWh in ${charging.hours.toFixed(1)} h`;
-  const enough = charging.enough === false ? ', longer than it stands there' : '';
-  return `up to ${charging.powerKw.toFixed(1)} kW${hours}${enough}`;
+      : `; by the trial the middle household is short on ${morningsShort} mornings a year`;
+  const open =
+    enough === null && hours !== null && leastKw < powerKw ? '; play the trial to see whether that is enough' : '';
+  return `up to ${powerKw.toFixed(1)} kW${least}${time}${short}${played}${open}`;
 }
 
 function waitWords({ waitWeeks: [from, to] }: Option): string {
