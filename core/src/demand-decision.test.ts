@@ -45,7 +45,7 @@ describe('what the decision depends on', () => {
     ]);
   });
 
-  it('puts the fuse before them where nobody has read it: 60 to 100 A', () => {
+  it('puts the fuse before them where nobody has read it: 40 to 100 A', () => {
     const missing = missingKnowledge(
       home((survey) => {
         Object.assign(survey.supply.nodes[1] ?? {}, { evidence: 'assumed' });
@@ -53,7 +53,7 @@ describe('what the decision depends on', () => {
       gbDefault,
     );
     expect(missing[0]).toMatchObject({ id: 'fuse-rating-not-established cut-out' });
-    expect((missing[0]?.highA ?? 0) - (missing[0]?.lowA ?? 0)).toBeCloseTo(40, 9);
+    expect((missing[0]?.highA ?? 0) - (missing[0]?.lowA ?? 0)).toBeCloseTo(60, 9);
   });
 
   it('says nothing where nothing is missing', () => {

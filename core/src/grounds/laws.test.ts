@@ -11,6 +11,31 @@ import { completeSurveys } from '../testing/random-surveys';
 import type { VerdictId } from './verdict-ids';
 
 const of = (survey: Survey): Assessment => assess(survey, gbDefault);
+/** Questions that only looking, measuring or deciding answers, with no few answers that are plausible. */
+const ONLY_A_FIGURE: ReadonlySet<string> = new Set([
+  // Measured or traced: any value may come out.
+  'ze-not-measured',
+  'electrode-not-measured',
+  'measurement-without-figure',
+  'earthing-recognition-missing',
+  'bonding-not-looked',
+  'bonding-not-known',
+  'cable-not-known',
+  'cable-not-judged',
+  'route-conditions-taken',
+  'earthing-conductor-not-known',
+  // Decided, or designed.
+  'nothing-proposed',
+  'clamp-not-settled',
+  'own-rcd-not-settled',
+  // Answered by the question of the device before it, or by the cut-out that is not there.
+  'check-main-switch-rating',
+  'check-isolator-rating',
+  'check-meter-rating',
+  'check-split-block-rating',
+  'fuse-rating-not-established',
+]);
+
 const RUNS = { numRuns: 1000 };
 const HAIR_A = 1e-6;
 
@@ -143,6 +168,21 @@ describe('laws of the judgement, over random complete surveys', () => {
       }),
       RUNS,
     );
+  });
+
+  it('a question on a verdict, opened by taking out a field, has plausible answers: what would change the answer covers it', () => {
+    const bare = new Set<string>();
+    fc.assert(
+      fc.property(completeSurveys(), fc.nat(), (survey, pick) => {
+        const fields = withoutEach(survey);
+        const taken = fields[pick % fields.length]?.without();
+        if (!taken) return;
+        for (const { id, on, answers, taken: told } of of(taken).questions)
+          if (told === undefined && on !== 'form' && on !== 'workmanship' && !answers?.length) bare.add(id);
+      }),
+      { numRuns: 1500 },
+    );
+    expect([...bare].filter((id) => !ONLY_A_FIGURE.has(id))).toEqual([]);
   });
 
   it('managed demand is never above unmanaged, and everything on is never below any demand', () => {

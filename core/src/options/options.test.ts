@@ -305,6 +305,39 @@ describe('a looped service under management', () => {
   });
 });
 
+describe('what would change the answer covers', () => {
+  const ids = (...changes: Change[]): string[] =>
+    whatWouldChange(settledSurvey(...changes), gbDefault).map(({ id }) => id);
+  const node =
+    (kind: 'split-block' | 'rcd' | 'device', more: object = {}): Change =>
+    (survey) => {
+      survey.supply.nodes.push({ id: 'between', kind, fedFrom: 'isolator', ...more });
+      nodeOf(survey, 'board').fedFrom = 'between';
+    };
+  it.each<[string, Change, string]>([
+    ['a split block whose rating nobody read', node('split-block'), 'check-split-block between'],
+    ['a device whose rating nobody read', node('device'), 'node-rating-not-known between'],
+    [
+      'a load without a size',
+      (s) => s.loads.push({ id: 'oven', class: 'cooking', controlUnitsWithSocket: 0 }),
+      'load-without-size oven',
+    ],
+    [
+      'the line of a charger',
+      (s) => {
+        s.supply.phases = 3;
+        s.loads = [{ id: 'ring', class: 'socket-circuit', currentA: 90, phase: 'L1' }];
+        s.proposals.forEach((each) => Object.assign(each, { phases: 1 }));
+      },
+      'charger-phase-not-known car',
+    ],
+    ['a board that may be of 32 A', (s) => delete nodeOf(s, 'board').ratingA, 'check-main-switch-rating board'],
+    ['an intake that could not be seen', (s) => (s.intake.look = 'could-not-see'), 'condition-not-looked cut-out'],
+  ])('%s', (_name, change, id) => {
+    expect(ids(change).some((each) => each.startsWith(id.split(' ')[0] ?? '?') || each === id)).toBe(true);
+  });
+});
+
 describe('why the first is first', () => {
   const option = (more: Partial<Option>): Option => ({
     id: 'full-rate',
@@ -474,6 +507,8 @@ describe('what would change the answer', () => {
     const [fuse] = whatWouldChange(settledSurvey(busy, unread), gbDefault);
     // 20.52 + 30 + 32 = 82.52 A
     expect(fuse?.outcomes.map(({ answer, holds }) => [answer, holds])).toEqual([
+      ['40 A', false],
+      ['45 A', false],
       ['60 A', false],
       ['80 A', false],
       ['100 A', true],

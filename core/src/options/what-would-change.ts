@@ -22,16 +22,22 @@ export interface DecidingFact {
   readonly changes: readonly ('route' | 'holds' | 'full-rate')[];
 }
 
-/** Every question with plausible answers tried over them, one at a time; those that decide something, the most decisive first. */
+/**
+ * Every question with plausible answers tried over them, one at a time; those of which an answer comes to something else than another does, or
+ * than what is known now, the most decisive first.
+ */
 export function whatWouldChange(survey: Survey, pack: RulePack): DecidingFact[] {
-  return assess(survey, pack)
-    .questions.flatMap((question) => decidingFact(question, survey, pack) ?? [])
+  const { questions } = assess(survey, pack);
+  const now = outcomeOf('', survey, pack);
+  return questions
+    .flatMap((question) => decidingFact(question, now, survey, pack) ?? [])
     .sort((a, b) => weight(b) - weight(a));
 }
 
-function decidingFact(question: Question, survey: Survey, pack: RulePack): DecidingFact | null {
+function decidingFact(question: Question, now: Outcome, survey: Survey, pack: RulePack): DecidingFact | null {
   const outcomes = (question.answers ?? []).map(({ says, change }) => outcomeOf(says, change(survey), pack));
-  const changes = changesIn(outcomes);
+  if (outcomes.length === 0) return null;
+  const changes = changesIn([now, ...outcomes]);
   return changes.length === 0 ? null : { id: questionKey(question), question: question.title, outcomes, changes };
 }
 

@@ -8,8 +8,9 @@ import { surgeGap } from '../circuit/surge';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import { equipmentName, isCharger } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
+import { RCD_TYPES } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
-import { onProposal, yesOrNo } from './changes';
+import { amperes, onNode, onProposal, yesOrNo } from './changes';
 import type { Open, QuestionEntry, QuestionFacts } from './question';
 
 const about = { station: 'circuit', askOf: 'surveyor', ownUse: true, on: 'circuit' } as const;
@@ -47,6 +48,12 @@ function upstreamRcds({ survey, tree }: QuestionFacts): ReturnType<typeof rcdsAb
   return found.filter((each, at) => found.findIndex(({ here }) => here === each.here) === at);
 }
 
+/** An RCD as equipment that has one built in declares it. */
+function builtIn(residualMa: number): NonNullable<Proposal['rcd']> {
+  const yes = 'yes';
+  return { place: 'built-in', declared: yes, residualMa, rcdType: 'A', dcDetection: yes, breaksNeutral: yes };
+}
+
 /** What can be unknown of the new circuit, its protection, its place and the feeder that carries it. */
 export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
   {
@@ -56,8 +63,12 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.circuit.deviceRatingA',
     why: 'The cable and the disconnection are held against it.',
     open: ofEach(
-      (_proposal, { label, device }) =>
+      ({ id }, { label, device }, { pack }) =>
         device.taken && {
+          answers: amperes(
+            pack.circuit.deviceRatingsA.value.filter((each) => each >= 16 && each <= 40),
+            (deviceRatingA) => onProposal(id, (each) => ({ ...each, circuit: { ...each.circuit, deviceRatingA } })),
+          ),
           title: `${label}: which device will protect it?${device.ratingA === null ? '' : ` ${device.ratingA} A is used until it is chosen.`}`,
           remedy: 'Rating and curve, of a make the board takes.',
         },
@@ -143,6 +154,16 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
       (proposal, _assessed, { pack }) =>
         isCharger(proposal) &&
         proposal.rcd?.place === undefined && {
+          answers: [
+            {
+              says: 'Built in, and declared',
+              change: onProposal(proposal.id, (each) => ({ ...each, rcd: builtIn(pack.circuit.rcd.value.residualMa) })),
+            },
+            {
+              says: 'At the board',
+              change: onProposal(proposal.id, (each) => ({ ...each, rcd: { place: 'at-board' } })),
+            },
+          ],
           title: `${equipmentName(proposal)}: no ${pack.circuit.rcd.value.residualMa} mA RCD of its own is recorded.`,
           remedy: 'Say whether it is built into the equipment, as its maker declares, or goes beside its device.',
           source: pack.circuit.rcd.source,
@@ -180,6 +201,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
         .map(({ here }) => ({
           subjectId: here.node.id,
           source: facts.pack.circuit.rcd.source,
+          answers: RCD_TYPES.map((rcdType) => ({ says: rcdType, change: onNode(here.node.id, { rcdType }) })),
           title: `${nodeName(here)}: type not known, and it stands before the charger.`,
           remedy: 'Read it off its face: type AC may not stay there.',
         })),
@@ -197,6 +219,10 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
         .map(({ here }) => ({
           subjectId: here.node.id,
           source: facts.pack.circuit.rcd.source,
+          answers: [30, 100, 300].map((residualMa) => ({
+            says: `${residualMa} mA`,
+            change: onNode(here.node.id, { residualMa }),
+          })),
           title: `${nodeName(here)}: residual current not known, and it stands before the charger.`,
           remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
         })),

@@ -84,6 +84,10 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
               : `The earthing arrangement is not settled; the signs point to ${ARRANGEMENT_NAMES[pointsTo]}.`,
           remedy:
             'See where the earthing conductor goes: to the cut-out’s neutral, the cable’s sheath, or an electrode.',
+          answers: (['tn-s', 'tn-c-s', 'tt'] as const).map((arrangement) => ({
+            says: ARRANGEMENT_NAMES[arrangement],
+            change: (s) => ({ ...s, earthing: { ...s.earthing, arrangement, recognisedBy: 'supposed', signs: [] } }),
+          })),
         },
       ]);
     },
@@ -164,6 +168,13 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
       return atOrigin(facts, [
         conductor.recordedMm2 === null
           ? {
+              answers: [6, 10, 16].map((sizeMm2) => ({
+                says: `${sizeMm2} mm²`,
+                change: (s) => ({
+                  ...s,
+                  earthing: { ...s.earthing, conductor: { ...s.earthing.conductor, sizeMm2 } },
+                }),
+              })),
               title: 'What size is the earthing conductor?',
               remedy: `Read or measure it at the main earthing terminal${least === null ? '' : `; ${written(least)} mm² at least`}.`,
             }

@@ -1,17 +1,19 @@
 import { wirelessUses } from '../circuit/data-link';
 import { clampFit } from '../management/clamp-fit';
 import { clampSettings } from '../management/limiter';
+import { settingsOf } from '../management/settings';
 import { assumedOf } from '../management/limiter-verdict';
 import { exporting } from '../route/export';
 import type { FieldOf } from '../survey/field-of';
-import { equipmentName, isCharger, isGeneration } from '../survey/kinds';
+import { equipmentName, HARMONICS, HARMONICS_NAMES, isCharger, isGeneration } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import { COMMISSIONING_STEPS } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt } from '../tree/supply-tree';
 import { commissioningSteps } from '../management/commissioning';
-import { onProposal, yesOrNo } from './changes';
-import type { Open, QuestionEntry, QuestionFacts } from './question';
+import type { RulePack } from '../rules/rule-pack';
+import { amperes, onProposal, yesOrNo } from './changes';
+import type { Open, PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
 const about = { station: 'charger', askOf: 'surveyor', stop: 'data' } as const;
 
@@ -23,6 +25,12 @@ const ofEach =
       const open = ask(proposal, equipmentName(proposal), facts);
       return open === false ? [] : [{ ...open, subjectId: proposal.id }];
     });
+
+/** Ratings new equipment usually has: the settings usually met, 10 A and up. */
+function ratingsOf(id: string, pack: RulePack): PlausibleAnswer[] {
+  const usual = pack.circuit.settingsA.value.filter((each) => each >= 10).reverse();
+  return amperes(usual, (ratedA) => onProposal(id, (each) => ({ ...each, ratedA })));
+}
 
 const unanswered = (answer: string | undefined): boolean => answer === undefined || answer === 'unknown';
 
@@ -36,6 +44,40 @@ const FIT_FIELDS = {
   'clamp-export-disagrees': 'proposals.limiter.fit.seesExport',
   'clamp-sign-not-known': 'proposals.limiter.fit.signedReading',
 } as const satisfies Record<ReturnType<typeof clampFit>['open'][number]['id'], FieldOf>;
+
+type Fit = NonNullable<Proposal['limiter']['fit']>;
+
+/** How a clamp may turn out to be put on. */
+function fitAnswers(id: keyof typeof FIT_FIELDS, proposalId: string): PlausibleAnswer[] {
+  const as = (says: string, fit: Partial<Fit>): PlausibleAnswer => ({
+    says,
+    change: onProposal(proposalId, (each) => ({
+      ...each,
+      limiter: { ...each.limiter, fit: { ...each.limiter.fit, ...fit } },
+    })),
+  });
+  const both = (field: 'arrowAlong' | 'insideSealed' | 'seesExport' | 'signedReading'): PlausibleAnswer[] => [
+    as('Yes', { [field]: 'yes' }),
+    as('No', { [field]: 'no' }),
+  ];
+  switch (id) {
+    case 'clamp-conductor-not-known':
+      return [as('Line', { conductor: 'line' }), as('Neutral', { conductor: 'neutral' })];
+    case 'clamp-line-not-known':
+      return [
+        as('One on each', { phase: 'all' }),
+        ...(['L1', 'L2', 'L3'] as const).map((phase) => as(phase, { phase })),
+      ];
+    case 'clamp-arrow-not-known':
+      return both('arrowAlong');
+    case 'clamp-sealed-not-known':
+      return both('insideSealed');
+    case 'clamp-sign-not-known':
+      return both('signedReading');
+    default:
+      return both('seesExport');
+  }
+}
 
 /** What can be unknown of the new equipment, of its register, of its limiter and of generation. */
 export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
@@ -66,10 +108,11 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     why: 'What it adds to the demand is not known.',
     photo: 'Its plate',
     open: ofEach(
-      ({ ratedA }, name) =>
+      ({ id, ratedA }, name, { pack }) =>
         ratedA === undefined && {
           title: `${name}: rated current not known.`,
           remedy: 'Take it from the maker’s data.',
+          answers: ratingsOf(id, pack),
         },
     ),
   },
@@ -139,11 +182,12 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     why: 'The class of generation goes by its capacity, whatever it is limited to.',
     photo: 'The plate of its inverter',
     open: ofEach(
-      (proposal, name) =>
+      (proposal, name, { pack }) =>
         isGeneration(proposal) &&
         proposal.ratedA === undefined && {
           title: `${name}: how much can it give?`,
           remedy: 'Take the rated current from the plate of its inverter.',
+          answers: ratingsOf(proposal.id, pack),
         },
     ),
   },
@@ -162,6 +206,13 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
             {
               title: 'Is there generation or a battery there already?',
               remedy: 'Look for an inverter; record each, or that there is none.',
+              answers: [
+                { says: 'None', change: (s) => ({ ...s, generation: [] }) },
+                ...amperes([8, 16], (ratedA) => (s) => ({
+                  ...s,
+                  generation: [{ id: 'supposed', kind: 'pv' as const, ratedA }],
+                })).map(({ says, change }) => ({ says: `PV, ${says}`, change })),
+              ],
             },
           ]
         : [],
@@ -193,11 +244,14 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     on: 'limiter',
     why: 'Its full rating counts until the setting is recorded.',
     open: ofEach(
-      ({ limiter: { kind, fixedA } }, name) =>
-        kind === 'fixed' &&
-        fixedA === undefined && {
+      (proposal, name, { pack }) =>
+        proposal.limiter.kind === 'fixed' &&
+        proposal.limiter.fixedA === undefined && {
           title: `${name}: held to a fixed current, but no figure is given. Its full rating is used.`,
           remedy: 'Enter the setting.',
+          answers: amperes(settingsOf(proposal, pack), (fixedA) =>
+            onProposal(proposal.id, (each) => ({ ...each, limiter: { ...each.limiter, fixedA } })),
+          ),
         },
     ),
   },
@@ -256,7 +310,9 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     photo: 'The clamp on its conductor, its arrow in view',
     open: ofEach((proposal, name, { survey, tree }) => {
       const gap = clampFit(proposal, survey, tree).open.find((each) => each.id === id);
-      return gap !== undefined && { title: `${name}: ${gap.asks}`, remedy: gap.remedy };
+      return (
+        gap !== undefined && { title: `${name}: ${gap.asks}`, remedy: gap.remedy, answers: fitAnswers(id, proposal.id) }
+      );
     }),
   })),
   {
@@ -286,11 +342,18 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     on: 'workmanship',
     ownUse: true,
     why: 'Walls and meter cupboards stop more of a signal than one thinks.',
-    open: ofEach((proposal, name) => {
+    open: ofEach((proposal, name, { pack }) => {
       const uses = wirelessUses(proposal);
       return (
         uses.length > 0 &&
         proposal.dataLink?.signalDbm === undefined && {
+          answers: [
+            { says: 'Good', dBm: pack.circuit.signalDbm.value[0] },
+            { says: 'Poor', dBm: pack.circuit.signalDbm.value[1] - 1 },
+          ].map(({ says, dBm: signalDbm }) => ({
+            says,
+            change: onProposal(proposal.id, (each) => ({ ...each, dataLink: { ...each.dataLink, signalDbm } })),
+          })),
           title: `${name}: wireless for ${uses.join(' and ')}, and no signal reading at the place.`,
           remedy: 'Read it there, through the real walls, doors shut.',
           on: uses.includes('clamp') ? ('limiter' as const) : ('workmanship' as const),
@@ -320,9 +383,13 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     on: 'registered',
     why: 'Equipment that keeps no limits of harmonics and flicker has to be asked for first.',
     open: ofEach(
-      ({ kind, harmonics }, name) =>
+      ({ id, kind, harmonics }, name) =>
         (kind === 'heat-pump' || kind === 'electric-heating') &&
         unanswered(harmonics) && {
+          answers: HARMONICS.filter((each) => each !== 'unknown').map((answer) => ({
+            says: HARMONICS_NAMES[answer],
+            change: onProposal(id, (each) => ({ ...each, harmonics: answer })),
+          })),
           title: `${name}: which limits of harmonics and flicker does it keep?`,
           remedy: 'Its declaration says so.',
         },

@@ -6,9 +6,9 @@ import { isLikely, READING_FORMS, readingText } from '../intake/readings';
 import { unratedNodes } from '../node-assessments';
 import type { Standing } from '../grounds/verdict-ids';
 import type { Survey } from '../survey/survey';
-import { CONDITION_GRADES, NODE_NAMES, type ReadingKind } from '../survey/words';
+import { CONDITION_GRADES, NODE_NAMES, type Check, type ReadingKind } from '../survey/words';
 import { amperes, onNode } from './changes';
-import type { Open, QuestionEntry, QuestionFacts } from './question';
+import type { Open, PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
 const surveyor = { askOf: 'surveyor', stop: 'part' } as const;
 
@@ -33,11 +33,40 @@ function withLoop(status: 'not-looped' | 'feeds-next-door') {
   });
 }
 
-/** The ratings a meter, isolator or board may have, where a check waits for one. */
-function ratingAnswers({ survey, pack }: QuestionFacts, nodeId: string): Pick<Open, 'answers'> {
+/** The ratings a part may have, each as the change it makes. */
+function ratingsOf({ survey, pack }: QuestionFacts, nodeId: string): PlausibleAnswer[] {
   const node = survey.supply.nodes.find(({ id }) => id === nodeId);
-  if (!node || node.ratingA !== undefined || !['meter', 'isolator', 'board'].includes(node.kind)) return {};
-  return { answers: amperes(pack.usualRatingsA.value, (ratingA) => onNode(nodeId, { ratingA })) };
+  if (!node) return [];
+  return amperes(pack.plausibleRatingsA.value[node.kind], (ratingA) => onNode(nodeId, { ratingA }));
+}
+
+/** What looking may come to, or, where a rating is waited for, the ratings it may have. */
+function checkAnswers(facts: QuestionFacts, nodeId: string, check: Check, needsFigure: boolean): Pick<Open, 'answers'> {
+  const node = facts.survey.supply.nodes.find(({ id }) => id === nodeId);
+  if (!node) return {};
+  const unrated = ['meter', 'check-meter', 'isolator', 'split-block', 'board', 'rcd'].includes(node.kind);
+  if (check === 'tails-size' && needsFigure)
+    return {
+      answers: Object.keys(facts.pack.tailsLimitA.value).map((size) => ({
+        says: `${size} mm²`,
+        change: onNode(nodeId, { cable: { ...node.cable, sizeMm2: Number(size) } }),
+      })),
+    };
+  if (check === 'tails-length' && needsFigure)
+    return {
+      answers: [facts.pack.longestTailsM.value, facts.pack.longestTailsM.value + 1].map((lengthM) => ({
+        says: `${lengthM} m`,
+        change: onNode(nodeId, { cable: { ...node.cable, lengthM } }),
+      })),
+    };
+  if (needsFigure) return node.ratingA === undefined && unrated ? { answers: ratingsOf(facts, nodeId) } : {};
+  const others = (node.checks ?? []).filter(({ id }) => id !== check);
+  return {
+    answers: (['fine', 'not-fine'] as const).map((answer) => ({
+      says: answer === 'fine' ? 'Looked, fine' : 'Not fine',
+      change: onNode(nodeId, { checks: [...others, { id: check, answer }] }),
+    })),
+  };
 }
 
 /** What can be unknown of the intake, the loop, the chain behind the fuse and the readings. */
@@ -57,7 +86,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
         .map(({ nodeId, says }) => {
           const node = survey.supply.nodes.find(({ id }) => id === nodeId);
           const most = node?.holderMaximumA ?? pack.largestUsualFuseA.value;
-          const sizes = pack.usualFusesA.value.filter((size) => size <= most);
+          const sizes = pack.plausibleRatingsA.value[node?.kind ?? 'cut-out'].filter((size) => size <= most);
           return {
             title: `${fuseName(node)}: rating ${says}.`,
             remedy:
@@ -194,12 +223,16 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     askOf: 'operator',
     on: 'loop',
     why: 'Both properties’ demand has to stay within it.',
-    open: ({ shared }) =>
+    open: ({ shared, pack }) =>
       shared?.known && shared.rating.value === null
         ? [
             {
               title: 'What may the shared service carry?',
               remedy: 'Ask the operator, together with the un-looping.',
+              answers: amperes(pack.plausibleRatingsA.value.service, (sharedRatingA) => (s) => ({
+                ...s,
+                intake: { ...s.intake, loop: { ...s.intake.loop, sharedRatingA } },
+              })),
             },
           ]
         : [],
@@ -216,7 +249,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     open: (facts) =>
       openChecks(facts)
         .filter((each) => each.rule === rule)
-        .map(({ nodeId, title, remedy, field, onWay }) => ({
+        .map(({ nodeId, title, remedy, field, onWay, needsFigure }) => ({
           subjectId: nodeId,
           title,
           remedy,
@@ -225,7 +258,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
           ...(field === undefined ? {} : { field }),
           // Where the new equipment's current does not pass, it stops nothing.
           ...(onWay || facts.survey.proposals.length === 0 ? {} : { on: 'workmanship' as const }),
-          ...ratingAnswers(facts, nodeId),
+          ...checkAnswers(facts, nodeId, rule.id, needsFigure),
         })),
   })),
   {
@@ -236,9 +269,10 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     on: 'nodes',
     why: 'What it carries can be held against nothing.',
     photo: 'The face of the device, its rating legible',
-    open: ({ survey, tree }) =>
-      unratedNodes(survey, tree).map(({ here: { node }, onWay }) => ({
+    open: (facts) =>
+      unratedNodes(facts.survey, facts.tree).map(({ here: { node }, onWay }) => ({
         subjectId: node.id,
+        answers: ratingsOf(facts, node.id),
         title: `${node.label ?? NODE_NAMES[node.kind]}: rating not known, so nothing is held against it.`,
         remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
         ...(onWay ? {} : { on: 'workmanship' as const }),

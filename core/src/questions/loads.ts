@@ -1,13 +1,15 @@
 import { basisGap, CLASS_NAMES } from '../demand/maximum-demand';
 import { clampReadings, isLog, logDoubts } from '../demand/measured/seen';
 import { sourcesOn } from '../management/sources';
+import { STARTING_SETS } from '../demand/starting-sets';
 import { exporting } from '../route/export';
 import type { Load } from '../survey/load';
 import { GENERATION_NAMES, type LogDoubt } from '../survey/words';
 import { phaseAt } from '../tree/supply-tree';
 import { nodeOf } from '../tree/sets-below';
-import { onLoad } from './changes';
-import type { QuestionEntry, QuestionFacts } from './question';
+import { APPLIANCES } from '../demand/appliances';
+import { amperes, onLoad } from './changes';
+import type { PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
 const about = { station: 'loads', askOf: 'surveyor', stop: 'rooms', on: 'demand' } as const;
 
@@ -22,6 +24,8 @@ export const LOG_DOUBT_WORDS: Readonly<Record<LogDoubt, string>> = {
   dates: 'its dates may be day first or month first: which are they?',
 };
 
+const LINES = ['L1', 'L2', 'L3'] as const;
+
 function name(load: Load): string {
   return load.label ?? CLASS_NAMES[load.class];
 }
@@ -31,6 +35,26 @@ const each =
   (when: (load: Load, facts: QuestionFacts) => boolean) =>
   (facts: QuestionFacts): Load[] =>
     facts.survey.loads.filter((load) => when(load, facts));
+
+/** Sizes a load of its class plausibly has: the least, a middle one and the greatest of those usually met; of a circuit what protects it. */
+function sizesOf(load: Load, { pack }: QuestionFacts): PlausibleAnswer[] {
+  if (load.class === 'socket-circuit') return amperes([16, 20, 32], (currentA) => onLoad(load.id, { currentA }));
+  if (load.class === 'ev-charging' || load.class === 'heat-pump')
+    return amperes(
+      [...pack.circuit.settingsA.value].filter((each) => [10, 16, 32].includes(each)).reverse(),
+      (currentA) => onLoad(load.id, { currentA }),
+    );
+  const powers = [...new Set(APPLIANCES.filter((each) => each.class === load.class).map(({ powerW }) => powerW))].sort(
+    (a, b) => a - b,
+  );
+  const picked =
+    powers.length === 0
+      ? [1000, 3000]
+      : [...new Set([powers[0], powers[Math.floor(powers.length / 2)], powers.at(-1)])];
+  return picked.flatMap((powerW) =>
+    powerW === undefined ? [] : [{ says: `${powerW} W`, change: onLoad(load.id, { powerW }) }],
+  );
+}
 
 const onNoLine = each(
   ({ id, phase }, { connected }) =>
@@ -48,7 +72,16 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
       const gap = basis === 'measurement' ? undefined : basisGap(connected, 'circuits');
       return gap === undefined
         ? []
-        : [{ title: gap, remedy: 'Start from a usual set for this kind of home and correct it.' }];
+        : [
+            {
+              title: gap,
+              remedy: 'Start from a usual set for this kind of home and correct it.',
+              answers: STARTING_SETS.map((set) => ({
+                says: set.name,
+                change: (s) => ({ ...s, loads: [...s.loads, ...set.loads] }),
+              })),
+            },
+          ];
     },
   },
   {
@@ -61,7 +94,22 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
       basis !== 'measurement' &&
       basisGap(connected, 'circuits') === undefined &&
       !survey.loads.some(({ class: kind }) => kind === 'socket-circuit' || kind === 'socket-appliance')
-        ? [{ title: 'No socket circuits are listed.', remedy: 'Few homes have none: check the board.' }]
+        ? [
+            {
+              title: 'No socket circuits are listed.',
+              remedy: 'Few homes have none: check the board.',
+              answers: [1, 2].map((rings) => ({
+                says: rings === 1 ? 'One ring' : 'Two rings',
+                change: (s) => ({
+                  ...s,
+                  loads: [
+                    ...s.loads,
+                    { id: 'supposed-rings', class: 'socket-circuit', currentA: 32, quantity: rings } as const,
+                  ],
+                }),
+              })),
+            },
+          ]
         : [],
   },
   {
@@ -77,6 +125,15 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
       return [
         {
           subjectId: first.id,
+          answers: [
+            {
+              says: 'As assumed',
+              change: (s) => ({
+                ...s,
+                loads: s.loads.map(({ assumed: _assumed, ...load }) => load),
+              }),
+            },
+          ],
           title: `${all ? 'All' : assumed.length} of the loads ${assumed.length === 1 && !all ? 'is' : 'are'} assumed from usual powers: confirm each, or correct it.`,
           remedy: 'Look at the board and at the plates; then confirm the list.',
         },
@@ -115,6 +172,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
           subjectId: load.id,
           title: `${name(load)}: no size given, so it is missing from the sum.`,
           remedy: 'Enter watts or amperes from its plate.',
+          answers: sizesOf(load, facts),
         }),
       ),
   },
@@ -186,7 +244,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         subjectId: load.id,
         title: `${name(load)}: which line is it on? It counts on all three until that is recorded.`,
         remedy: 'See which line its device is on.',
-        answers: (['L1', 'L2', 'L3'] as const).map((phase) => ({ says: phase, change: onLoad(load.id, { phase }) })),
+        answers: LINES.map((phase) => ({ says: phase, change: onLoad(load.id, { phase }) })),
       })),
   },
   {
@@ -203,6 +261,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
             subjectId: load.id,
             title: `${name(load)}: recorded on ${load.phase === 'all' ? 'three phases' : load.phase}, and its board is on ${board} alone. Which is right?`,
             remedy: 'See which line its device is on.',
+            answers: [{ says: board, change: onLoad(load.id, { phase: board }) }],
           },
         ];
       }),
@@ -221,6 +280,13 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
               subjectId: id,
               title: `Clamp reading of ${value} A: which line was it taken on?`,
               remedy: 'Record the line.',
+              answers: LINES.map((phase) => ({
+                says: phase,
+                change: (s) => ({
+                  ...s,
+                  readings: s.readings.map((reading) => (reading.id === id ? { ...reading, phase } : reading)),
+                }),
+              })),
             }))
         : [],
   },
@@ -276,6 +342,10 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
           on: exporting(survey).length > 0 ? ('generation' as const) : ('workmanship' as const),
           title: `${label ?? GENERATION_NAMES[kind]}: how much does it give? Nothing behind a clamp that sees it can be promised until that is recorded.`,
           remedy: 'Take the rated current from its plate or papers.',
+          answers: amperes([8, 16, 32], (ratedA) => (s) => ({
+            ...s,
+            generation: (s.generation ?? []).map((each) => (each.id === id ? { ...each, ratedA } : each)),
+          })),
         })),
   },
   {
@@ -289,6 +359,17 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ id, kind, chargingListed }) => kind === 'battery' && chargingListed !== 'yes' && there.has(id))
         .map(({ id, label, kind, chargingListed }) => ({
           subjectId: id,
+          answers: [
+            {
+              says: 'Listed',
+              change: (s) => ({
+                ...s,
+                generation: (s.generation ?? []).map((each) =>
+                  each.id === id ? { ...each, chargingListed: 'yes' as const } : each,
+                ),
+              }),
+            },
+          ],
           title: `${label ?? GENERATION_NAMES[kind]}: it is a load when it charges, and that is ${chargingListed === 'no' ? 'not' : 'not known to be'} among the loads.`,
           remedy: 'List what it takes with the loads.',
         }));

@@ -86,6 +86,10 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
             {
               title: 'Single-phase or three-phase? Single-phase is used until that is recorded.',
               remedy: 'Count the fuses at the cut-out.',
+              answers: ([1, 3] as const).map((phases) => ({
+                says: phases === 1 ? 'Single-phase' : 'Three-phase',
+                change: (s) => ({ ...s, supply: { ...s.supply, phases } }),
+              })),
             },
           ]
         : [],

@@ -81,7 +81,22 @@ export const gbDefault: RulePack = {
   fallbackFuseA: { value: 60, source: 'house rule: smallest cut-out fuse in usual use' },
   largestUsualFuseA: { value: 100, source: 'largest cut-out fuse in usual use' },
   usualFusesA: { value: [60, 80, 100], source: 'cut-out fuses in usual use' },
-  usualRatingsA: { value: [63, 80, 100], source: 'meters, isolators and main switches usually met' },
+  plausibleRatingsA: {
+    value: {
+      service: [60, 80, 100],
+      'cut-out': [40, 45, 60, 80, 100],
+      'switch-fuse': [40, 45, 60, 63, 80, 100],
+      meter: [60, 80, 100],
+      'check-meter': [45, 80, 100],
+      isolator: [63, 80, 100],
+      'split-block': [80, 100, 125],
+      board: [32, 40, 63, 80, 100],
+      rcd: [40, 63, 80, 100],
+      device: [6, 10, 16, 20, 32, 40, 50, 63],
+      feeder: [16, 20, 32, 40, 50, 63],
+    },
+    source: 'parts usually met, old ones among them',
+  },
   tailsLimitA: {
     value: { 16: 80, 25: 100, 35: 125 },
     source: 'BS 7671 appendix 4, clipped direct; 16 mm² held to 80 A by house rule',

@@ -1,5 +1,5 @@
 import type { CostBand, OptionKind } from '../survey/option-words';
-import type { ListBasis, LoadClass, Premises } from '../survey/words';
+import type { ListBasis, LoadClass, Premises, NodeKind } from '../survey/words';
 import type { CircuitRules } from './circuit-rules';
 import type { EarthingRules } from './earthing-rules';
 
@@ -67,9 +67,10 @@ export interface RulePack {
   readonly fallbackFuseA: Ruled<number>;
   /** The most a cut-out in usual use may hold, taken where nothing says what is in it. */
   readonly largestUsualFuseA: Ruled<number>;
-  /** Cut-out fuses in usual use, and ratings of meters, isolators and main switches usually met, smallest first. */
+  /** Cut-out fuses in usual use, smallest first: what an upgrade goes to. */
   readonly usualFusesA: Ruled<readonly number[]>;
-  readonly usualRatingsA: Ruled<readonly number[]>;
+  /** Ratings that each kind of part may plausibly turn out to have, smallest first. */
+  readonly plausibleRatingsA: Ruled<Readonly<Record<NodeKind, readonly number[]>>>;
   /** Copper tails: the largest fuse each size may stand behind, clipped direct, by size in mm². */
   readonly tailsLimitA: Ruled<Readonly<Record<number, number>>>;
   /** The size of tails expected behind a fuse of so many amperes or more, in mm². */

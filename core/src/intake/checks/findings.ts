@@ -106,6 +106,8 @@ export interface OpenCheck {
   readonly title: string;
   readonly remedy: string;
   readonly field: FieldOf | undefined;
+  /** Only a size, a length or a rating settles it. */
+  readonly needsFigure: boolean;
   /** The new equipment's current passes here. */
   readonly onWay: boolean;
 }
@@ -128,6 +130,7 @@ export function openChecks(facts: CheckFacts): OpenCheck[] {
         title: `${nameOf(here)}: ${verdict.says}${unseen}.${answered?.note ? ` ${answered.note}` : ''}`,
         remedy: verdict.remedy,
         field: verdict.field,
+        needsFigure: verdict.needsFigure === true,
         onWay: way.has(here),
       },
     ];
