@@ -54,7 +54,8 @@ function checkAnswers(facts: QuestionFacts, nodeId: string, check: Check, needsF
     };
   if (check === 'tails-length' && needsFigure)
     return {
-      answers: [facts.pack.longestTailsM.value, facts.pack.longestTailsM.value + 1].map((lengthM) => ({
+      // Longer ones need protection of their own first, which is a question of its own.
+      answers: [facts.pack.longestTailsM.value].map((lengthM) => ({
         says: `${lengthM} m`,
         change: onNode(nodeId, { cable: { ...node.cable, lengthM } }),
       })),
