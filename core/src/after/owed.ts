@@ -60,7 +60,7 @@ export function owedOf({ survey, assessment, pack, events, checklists, packs }: 
       if (state !== 'passes')
         owe(`test-${id}`, `${name}: ${title} ${state === 'fails' ? 'fails' : 'is not judged'}.`, 'after');
   for (const proposal of survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp'))
-    for (const { id, title, state } of commissioningSteps(proposal, pack))
+    for (const { id, title, state } of commissioningSteps(proposal, survey, pack))
       if (state !== 'holds')
         owe(
           `limiter-${id}`,

@@ -21,6 +21,7 @@ const ONLY_A_FIGURE: ReadonlySet<string> = new Set([
   'bonding-not-looked',
   'bonding-not-known',
   'cable-not-known',
+  'check-tails-length',
   'cable-not-judged',
   'route-conditions-taken',
   'earthing-conductor-not-known',

@@ -59,6 +59,8 @@ describe('what the messages say', () => {
       { value: '1400', measurand: 'Power.Active.Import', unit: 'W' },
       { value: 'n/a', measurand: 'Current.Import', location: 'Inlet' },
       { value: '', measurand: 'Current.Import', location: 'Inlet' },
+      { value: '  ', measurand: 'Current.Import', location: 'Inlet' },
+      { value: '0x10', measurand: 'Current.Import', location: 'Inlet' },
       { value: '99999', measurand: 'Current.Import', location: 'Inlet' },
     ];
     expect(readMeterValues({ meterValue: [{ timestamp, sampledValue }] })).toEqual([
@@ -102,10 +104,21 @@ describe('the live view', () => {
       silent: false,
       inletA: 20.1,
       outletA: 6,
+      inlet: { L1: 20.1 },
+      outlet: { L1: 6 },
       steady: true,
     });
     expect(liveView(samples([20, 20, 20, 20, 20, 20, 20, 23]), 7000).steady).toBe(false);
     expect(liveView(samples([20, 20]), 1000).steady).toBe(false);
+  });
+  it('is steady only where every line is: L2 goes up and down under a fuller L1', () => {
+    const lines = Array.from({ length: 9 }, (_each, at) => ({
+      at: '',
+      inletA: { L1: 40, L2: at % 2 === 0 ? 5 : 15 },
+      outletA: { L1: 6 },
+      arrivedMs: at * 1000,
+    }));
+    expect(liveView(lines, 8000)).toMatchObject({ inletA: 40, inlet: { L1: 40, L2: 5 }, steady: false });
   });
   it('with the clamp lost it has no reading and is steady only once it had none for as long', () => {
     expect(liveView(samples([20, 20, 20, 20, 20, 20, null, null]), 7000)).toMatchObject({

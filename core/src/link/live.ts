@@ -8,7 +8,10 @@ export interface LiveView {
   /** The highest of the lines; null while it has no reading of its clamp. */
   readonly inletA: number | null;
   readonly outletA: number | null;
-  /** Neither has moved by more than an ampere over the time a reading is held to. */
+  /** The same line by line. */
+  readonly inlet: LinkSample['inletA'];
+  readonly outlet: LinkSample['outletA'];
+  /** No line of either has moved by more than an ampere over the time a reading is held to. */
   readonly steady: boolean;
 }
 
@@ -22,19 +25,26 @@ export const LIVE_TERMS = { forS: 6, withinA: 1, silentS: 15 } as const;
 export function liveView(samples: readonly (LinkSample & { readonly arrivedMs: number })[], nowMs: number): LiveView {
   const last = samples.at(-1);
   if (!last || nowMs - last.arrivedMs > LIVE_TERMS.silentS * 1000)
-    return { silent: true, inletA: null, outletA: null, steady: false };
+    return { silent: true, inletA: null, outletA: null, inlet: {}, outlet: {}, steady: false };
   const recent = samples.filter(({ arrivedMs }) => last.arrivedMs - arrivedMs <= LIVE_TERMS.forS * 1000);
   const long = (recent[0] ? last.arrivedMs - recent[0].arrivedMs : 0) >= (LIVE_TERMS.forS - 2) * 1000;
   return {
     silent: false,
     inletA: strongest(last.inletA),
     outletA: strongest(last.outletA),
+    inlet: last.inletA,
+    outlet: last.outletA,
     steady:
       long &&
-      keepsWithin(recent.map(({ inletA }) => strongest(inletA))) &&
-      keepsWithin(recent.map(({ outletA }) => strongest(outletA))),
+      LINES.every(
+        (line) =>
+          keepsWithin(recent.map(({ inletA }) => inletA[line] ?? null)) &&
+          keepsWithin(recent.map(({ outletA }) => outletA[line] ?? null)),
+      ),
   };
 }
+
+const LINES: readonly Phase[] = ['L1', 'L2', 'L3'];
 
 /** The line with most current, with its sign: a reversed clamp reads below nought. */
 function strongest(currents: Partial<Readonly<Record<Phase, number>>>): number | null {

@@ -1,3 +1,4 @@
+import { decimal } from '../decimal';
 import type { Phase } from '../survey/words';
 import { isPayload, type Payload } from './frames';
 
@@ -44,8 +45,8 @@ export function readMeterValues(payload: Payload): LinkSample[] {
       if (!isPayload(value)) continue;
       const { measurand, location = 'Outlet', phase = 'L1', unit = 'A' } = value;
       const line = typeof phase === 'string' ? LINES[phase] : undefined;
-      const amperes = typeof value['value'] === 'string' && value['value'] !== '' ? Number(value['value']) : NaN;
-      if (line === undefined || unit !== 'A' || !Number.isFinite(amperes) || Math.abs(amperes) > 10000) continue;
+      const amperes = typeof value['value'] === 'string' ? decimal(value['value']) : null;
+      if (line === undefined || unit !== 'A' || amperes === null || Math.abs(amperes) > 10000) continue;
       const sign = measurand === 'Current.Export' ? -1 : measurand === 'Current.Import' ? 1 : 0;
       if (sign === 0) continue;
       if (location === 'Inlet') inletA[line] = sign * amperes;
@@ -112,12 +113,12 @@ export function readSettings(payload: Payload): {
         values.set(entry['key'], entry['value']);
   const number = (key: string): number | null => {
     const text = values.get(key);
-    const value = text === undefined || text.trim() === '' ? NaN : Number(text);
-    return Number.isFinite(value) && value >= 0 ? value : null;
+    const value = text === undefined ? null : decimal(text);
+    return value !== null && value >= 0 ? value : null;
   };
   const stepsA = (values.get(SETTING_KEYS.stepsA) ?? '')
     .split(',')
-    .map((step) => Number.parseFloat(step))
-    .filter((step) => Number.isFinite(step) && step > 0);
+    .flatMap((step) => decimal(step) ?? [])
+    .filter((step) => step > 0);
   return { setPointA: number(SETTING_KEYS.setPointA), failSafeA: number(SETTING_KEYS.failSafeA), stepsA };
 }

@@ -1,6 +1,9 @@
 import type { RulePack } from '../rules/rule-pack';
-import type { LimiterTest, Proposal } from '../survey/proposal';
-import type { CommissioningStepId } from '../survey/words';
+import type { ClampPlaceTest, LimiterTest, Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import { COMMISSIONING_STEPS, NODE_NAMES, type CommissioningStepId, type Phase } from '../survey/words';
+import { nodeOf } from '../tree/sets-below';
+import { phaseAt, supplyTree } from '../tree/supply-tree';
 import { exceeds, written } from '../worked';
 import { chargerLimitA } from './limiter';
 
@@ -35,72 +38,144 @@ export function stepSubject(step: CommissioningStepId, proposalId: string): stri
   return `${step}.${proposalId}`.slice(0, 64);
 }
 
-/**
- * The steps of section 10 of the guide: the clamp reads a known load with the right size and sign; the charger gives way so
- * that the reading stays at the set-point; with the lead pulled it goes to the fail-safe current; the settings are those
- * that were reckoned with. Readings may err by the pack’s tolerance, at least an ampere.
- */
-export function commissioningSteps(proposal: Proposal, pack: RulePack): CommissioningStep[] {
-  const { test = {}, setPointA, failSafeA } = proposal.limiter;
-  const limitA = chargerLimitA(proposal) ?? undefined;
-  const tolerance = (of: number): number => Math.max(1, (Math.abs(of) * pack.commissioningPercent.value) / 100);
-  const near = (seen: number, meant: number): boolean => !exceeds(Math.abs(seen - meant), tolerance(meant));
-  const over = (seen: number | undefined, meant: number | undefined, by = 0): boolean =>
-    seen !== undefined && meant !== undefined && exceeds(seen, meant + by);
-  const { knownLoadA, readingRoseA, heldAtA, chargerThenA, pulledA, setPointSetA, failSafeSetA } = test;
-  // What is seen to be wrong fails its step, whether or not the rest of the step was recorded.
-  const steps = [
-    judged(
-      'reading',
-      [
-        readingRoseA !== undefined && readingRoseA < 0
-          ? `it fell by ${written(-readingRoseA)} A: the clamp is reversed`
-          : readingRoseA === 0
-            ? 'it did not move: the clamp does not see the load'
-            : null,
-      ],
-      [knownLoadA, readingRoseA],
-      ([known, rose]) => [near(rose, known), `${written(known)} A on, the reading rose by ${written(rose)} A`],
-    ),
-    judged(
-      'gives-way',
-      [
-        chargerThenA !== undefined && limitA !== undefined && chargerThenA >= limitA
-          ? `the charger still drew ${written(chargerThenA)} A: it did not give way`
-          : null,
-        over(heldAtA, setPointA, tolerance(setPointA ?? 0))
-          ? `held at ${written(heldAtA ?? 0)} A for a set-point of ${written(setPointA ?? 0)} A`
-          : null,
-      ],
-      [heldAtA, chargerThenA, setPointA, limitA],
-      ([held, charger, set]) => [
-        true,
-        `held at ${written(held)} A for a set-point of ${written(set)} A, charger at ${written(charger)} A`,
-      ],
-    ),
-    judged('clamp-pulled', [], [pulledA, failSafeA], ([pulled, meant]) => [
-      !exceeds(pulled, meant + 0.5),
-      `it went to ${written(pulled)} A, fail-safe ${written(meant)} A`,
-    ]),
-    judged(
-      'settings',
-      [
-        over(setPointSetA, setPointA)
-          ? `set-point ${written(setPointSetA ?? 0)} A, ${written(setPointA ?? 0)} A was worked out`
-          : null,
-        over(failSafeSetA, failSafeA)
-          ? `fail-safe ${written(failSafeSetA ?? 0)} A, ${written(failSafeA ?? 0)} A was worked out`
-          : null,
-      ],
-      [setPointSetA, failSafeSetA, setPointA, failSafeA],
-      ([set, fail, meantSet, meantFail]) => [
-        true,
-        `set-point ${written(set)} A of ${written(meantSet)} A, fail-safe ${written(fail)} A of ${written(meantFail)} A`,
-      ],
-    ),
-  ];
-  return steps.map((each) => ({ ...each, overLink: overLink(each.id, test) }));
+/** One clamp on one line: the first is recorded with the test itself, the others by their id. */
+export interface TestPlace {
+  /** Null for the first. */
+  readonly id: string | null;
+  /** What it is called where there are several. */
+  readonly label: string;
+  readonly phase: Phase | null;
+  /** The clamp's set-point; undefined while that is not recorded. */
+  readonly setPointA: number | undefined;
+  /** The first line of its clamp, which its set-point is recorded with. */
+  readonly first: boolean;
 }
+
+/** Every clamp of a limiter on every line of its charger, each of which is commissioned by itself. */
+export function testPlaces({ limiter, phases, phase, nodeId }: Proposal, survey: Survey): TestPlace[] {
+  const { clampNodeId, setPointA, moreClamps = [] } = limiter;
+  const tree = supplyTree(survey);
+  const own = phase ?? phaseAt(nodeOf(tree, nodeId));
+  const three = survey.supply.phases === 3;
+  const lines: readonly (Phase | null)[] =
+    three && (phases === 3 || own === 'all')
+      ? ['L1', 'L2', 'L3']
+      : [three && own !== undefined && own !== 'all' ? own : null];
+  const clamps = [{ nodeId: clampNodeId, setPointA }, ...moreClamps];
+  return clamps.flatMap((clamp, at) => {
+    const node = tree.byId.get(clamp.nodeId ?? '')?.node;
+    const name = node ? (node.label ?? NODE_NAMES[node.kind]) : `Clamp ${at + 1}`;
+    return lines.map((line, of): TestPlace => ({
+      id: at === 0 && of === 0 ? null : `clamp-${at + 1}${line === null ? '' : `-${line}`}`,
+      label: lines.length > 1 ? `${name}, ${line ?? ''}` : name,
+      phase: line,
+      setPointA: clamp.setPointA,
+      first: of === 0,
+    }));
+  });
+}
+
+/** What was seen at one place. */
+export function seenAt({ id }: TestPlace, test: LimiterTest): Omit<ClampPlaceTest, 'id'> {
+  return id === null ? test : (test.places?.find((each) => each.id === id) ?? {});
+}
+
+/**
+ * The steps of section 10 of the guide, each at every clamp and on every line of the charger: the clamp reads a known load, large enough to
+ * tell, with the right size and sign; with load on, the reading stays near the set-point and the charger is clearly down; with the lead pulled
+ * it goes to the fail-safe current; the settings are those that were reckoned with. Readings may err by the pack’s tolerance, at least an
+ * ampere. A step holds once it holds everywhere, and fails where it fails anywhere.
+ */
+export function commissioningSteps(proposal: Proposal, survey: Survey, pack: RulePack): CommissioningStep[] {
+  const { test = {} } = proposal.limiter;
+  const places = testPlaces(proposal, survey);
+  return COMMISSIONING_STEPS.map((id): CommissioningStep => {
+    const each = places
+      // A set-point is of a clamp, whatever lines it is on.
+      .filter(({ first }) => id !== 'settings' || first)
+      .map((place) => ({ place, ...JUDGES[id](place, seenAt(place, test), proposal, pack) }));
+    const several = each.length > 1;
+    const says = each.map((one) => (several ? `${one.place.label}: ${one.says}` : one.says)).join('; ');
+    const states = each.map(({ state }) => state);
+    const state = states.includes('fails') ? 'fails' : states.includes('not-known') ? 'not-known' : 'holds';
+    return { id, title: STEP_TITLES[id], state, says, overLink: overLink(id, test) };
+  });
+}
+
+type Seen = Omit<ClampPlaceTest, 'id'>;
+type Judged = Pick<CommissioningStep, 'state' | 'says'>;
+
+const NOT_RECORDED: Judged = { state: 'not-known', says: 'not recorded in full' };
+
+function fails(says: string): Judged {
+  return { state: 'fails', says };
+}
+
+function tolerance(of: number, pack: RulePack): number {
+  return Math.max(1, (Math.abs(of) * pack.commissioningPercent.value) / 100);
+}
+
+/** Each step at one place. What is seen to be wrong fails it, whether or not the rest of it was recorded. */
+const JUDGES: Readonly<
+  Record<CommissioningStepId, (place: TestPlace, seen: Seen, proposal: Proposal, pack: RulePack) => Judged>
+> = {
+  reading: (_place, { knownLoadA, readingRoseA }, _proposal, pack) => {
+    if (readingRoseA !== undefined && readingRoseA < 0)
+      return fails(`it fell by ${written(-readingRoseA)} A: the clamp is reversed`);
+    if (readingRoseA === 0) return fails('it did not move: the clamp does not see the load');
+    if (knownLoadA === undefined || readingRoseA === undefined) return NOT_RECORDED;
+    const says = `${written(knownLoadA)} A on, the reading rose by ${written(readingRoseA)} A`;
+    if (exceeds(Math.abs(readingRoseA - knownLoadA), tolerance(knownLoadA, pack))) return fails(says);
+    const { value: leastA } = pack.commissioningLeastA;
+    return exceeds(leastA, knownLoadA)
+      ? { state: 'not-known', says: `${says}: too small a load to tell, ${written(leastA)} A or more are needed` }
+      : { state: 'holds', says };
+  },
+  'gives-way': ({ setPointA }, { heldAtA, chargerThenA }, proposal, pack) => {
+    const limitA = chargerLimitA(proposal);
+    const atFull =
+      chargerThenA !== undefined && limitA !== null && exceeds(chargerThenA, limitA - tolerance(limitA, pack));
+    const far =
+      heldAtA !== undefined && setPointA !== undefined && exceeds(setPointA - heldAtA, tolerance(setPointA, pack) + 1);
+    if (far)
+      return {
+        state: 'not-known',
+        says: `held at ${written(heldAtA)} A, far under the set-point of ${written(setPointA)} A: put more load on`,
+      };
+    if (atFull) return fails(`the charger still drew ${written(chargerThenA)} A: it did not give way`);
+    if (heldAtA !== undefined && setPointA !== undefined && exceeds(heldAtA, setPointA + tolerance(setPointA, pack)))
+      return chargerThenA === 0
+        ? {
+            state: 'not-known',
+            says: `${written(heldAtA)} A with the charger stopped: the rest alone is over the set-point`,
+          }
+        : fails(`held at ${written(heldAtA)} A for a set-point of ${written(setPointA)} A`);
+    if (heldAtA === undefined || chargerThenA === undefined || setPointA === undefined || limitA === null)
+      return NOT_RECORDED;
+    return {
+      state: 'holds',
+      says: `held at ${written(heldAtA)} A for a set-point of ${written(setPointA)} A, charger at ${written(chargerThenA)} A`,
+    };
+  },
+  'clamp-pulled': (_place, { pulledA }, { limiter: { failSafeA } }) => {
+    if (pulledA === undefined || failSafeA === undefined) return NOT_RECORDED;
+    const says = `it went to ${written(pulledA)} A, fail-safe ${written(failSafeA)} A`;
+    return exceeds(pulledA, failSafeA + 0.5) ? fails(says) : { state: 'holds', says };
+  },
+  settings: ({ setPointA, id }, { setPointSetA }, { limiter: { failSafeA, test } }) => {
+    const failSafeSetA = test?.failSafeSetA;
+    if (setPointSetA !== undefined && setPointA !== undefined && exceeds(setPointSetA, setPointA))
+      return fails(`set-point ${written(setPointSetA)} A, ${written(setPointA)} A was worked out`);
+    // The fail-safe is the charger's, and said once.
+    if (id === null && failSafeSetA !== undefined && failSafeA !== undefined && exceeds(failSafeSetA, failSafeA))
+      return fails(`fail-safe ${written(failSafeSetA)} A, ${written(failSafeA)} A was worked out`);
+    if (setPointSetA === undefined || setPointA === undefined) return NOT_RECORDED;
+    const set = `set-point ${written(setPointSetA)} A of ${written(setPointA)} A`;
+    if (id !== null) return { state: 'holds', says: set };
+    if (failSafeSetA === undefined || failSafeA === undefined) return NOT_RECORDED;
+    return { state: 'holds', says: `${set}, fail-safe ${written(failSafeSetA)} A of ${written(failSafeA)} A` };
+  },
+};
 
 /** A figure that was changed by hand after it was read counts as typed. */
 function overLink(id: CommissioningStepId, test: LimiterTest): CommissioningStep['overLink'] {
@@ -109,24 +184,8 @@ function overLink(id: CommissioningStepId, test: LimiterTest): CommissioningStep
   return { readAt: read.readAt ?? '', readBy: read.readBy ?? '' };
 }
 
-type Numbers<T> = { readonly [K in keyof T]: number };
-
-/** A step fails by anything seen to be wrong; it holds once everything it needs was seen and is right. */
-function judged<const T extends readonly (number | undefined)[]>(
-  id: CommissioningStep['id'],
-  wrong: readonly (string | null)[],
-  seen: T,
-  judge: (values: Numbers<T>) => readonly [holds: boolean, says: string],
-): CommissioningStep {
-  const title = STEP_TITLES[id];
-  const fault = wrong.find((each) => each !== null);
-  if (fault) return { id, title, state: 'fails', says: fault };
-  if (seen.includes(undefined)) return { id, title, state: 'not-known', says: 'not recorded in full' };
-  const [holds, says] = judge(seen as Numbers<T>);
-  return { id, title, state: holds ? 'holds' : 'fails', says };
-}
-
 /** Whether a record was begun at all: before the work nothing is asked of it. */
 export function commissioningBegun({ limiter: { test } }: Proposal): boolean {
-  return test !== undefined && Object.values(test).some((value) => typeof value === 'number');
+  const begun = (of: object): boolean => Object.values(of).some((value) => typeof value === 'number');
+  return test !== undefined && (begun(test) || (test.places ?? []).some(begun));
 }

@@ -32,7 +32,7 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
     findings.push(...limitFaults(proposal).map((fault) => limitFinding(proposal, fault)));
     if (kind === 'clamp')
       findings.push(
-        ...commissioningSteps(proposal, pack)
+        ...commissioningSteps(proposal, survey, pack)
           .filter(({ state }) => state === 'fails')
           .map((step): Statement => ({
             ...about,

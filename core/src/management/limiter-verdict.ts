@@ -42,7 +42,7 @@ export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter
       verdict: null,
     };
   const kind = clamped.length > 0 ? 'clamp' : 'fixed';
-  const commissioned = commissionedOf(clamped, facts.pack);
+  const commissioned = commissionedOf(clamped, facts);
   const grounds = [
     ...limited.flatMap((proposal) => equipmentGrounds(proposal, facts.pack)),
     ...(kind === 'clamp' ? clampGrounds(clamped, facts) : []),
@@ -59,9 +59,12 @@ export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter
   return { limiter: { kind, holds: verdict.answer, why: verdict.why, commissioned }, verdict };
 }
 
-function commissionedOf(clamped: readonly Proposal[], pack: RulePack): Commissioned {
+function commissionedOf(
+  clamped: readonly Proposal[],
+  { survey, pack }: Pick<LimiterFacts, 'survey' | 'pack'>,
+): Commissioned {
   if (clamped.length === 0) return 'not-needed';
-  const states = clamped.flatMap((each) => commissioningSteps(each, pack).map(({ state }) => state));
+  const states = clamped.flatMap((each) => commissioningSteps(each, survey, pack).map(({ state }) => state));
   if (states.includes('fails')) return 'failed';
   if (states.every((state) => state === 'holds')) return 'passed';
   return clamped.some(commissioningBegun) ? 'in-part' : 'not-begun';
@@ -169,7 +172,7 @@ function clampGrounds(clamped: readonly Proposal[], facts: LimiterFacts): Ground
     ),
     ...fit,
     ...(limit ? nodeGrounds(limit, facts) : []),
-    ...commissioningGrounds(clamped, pack),
+    ...commissioningGrounds(clamped, facts),
   ];
 }
 
@@ -223,9 +226,9 @@ function nodeGrounds(limit: ClampLimit, { nodes, fuses, sharedLeftA, tree }: Lim
 }
 
 /** The record of commissioning breaks a promise, or confirms it; without one nothing is known against it. */
-function commissioningGrounds(clamped: readonly Proposal[], pack: RulePack): Ground[] {
+function commissioningGrounds(clamped: readonly Proposal[], { survey, pack }: LimiterFacts): Ground[] {
   return clamped.flatMap((each) =>
-    commissioningSteps(each, pack)
+    commissioningSteps(each, survey, pack)
       .filter(({ state }) => state !== 'not-known')
       .map(({ id, title, state, says }) =>
         ground(

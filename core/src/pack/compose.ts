@@ -126,7 +126,7 @@ export function factSections(survey: Survey, assessment: Assessment, pack: RuleP
       equipmentSection(proposal, survey, assessment),
       ...circuitSections(proposal, assessment),
       ...trialSections(proposal, survey, assessment, pack),
-      ...commissioningSections(proposal, pack),
+      ...commissioningSections(proposal, survey, pack),
       ...testSections(survey, assessment, proposal, pack),
     ]),
     ...assessment.feeders.map((feeder) => feederSection(feeder)),

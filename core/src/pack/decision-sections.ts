@@ -13,7 +13,7 @@ import { NOT_KNOWN, row, type Section } from './rows';
 /** What the packs say of how the charger is run: the trial played, the limiter commissioned, the option decided on. */
 
 /** The record of commissioning the limiter, once it was begun. */
-export function commissioningSections(proposal: Proposal, pack: RulePack): Section[] {
+export function commissioningSections(proposal: Proposal, survey: Survey, pack: RulePack): Section[] {
   if (proposal.limiter.kind !== 'clamp' || !commissioningBegun(proposal)) return [];
   const { doneBy, doneAt, note } = proposal.limiter.test ?? {};
   const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
@@ -21,7 +21,7 @@ export function commissioningSections(proposal: Proposal, pack: RulePack): Secti
     {
       title: `Limiter commissioned: ${proposal.label ?? 'vehicle charger'}`,
       rows: [
-        ...commissioningSteps(proposal, pack).map(({ title, state, says, overLink }) =>
+        ...commissioningSteps(proposal, survey, pack).map(({ title, state, says, overLink }) =>
           row(
             title,
             words[state],

@@ -404,10 +404,10 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     taken: 'as-usual',
     why: 'Until it is commissioned a limiter is promised only if it is put on and set as recorded.',
     open: ofEach(
-      (proposal, name, { pack }) =>
+      (proposal, name, { survey, pack }) =>
         proposal.limiter.kind === 'clamp' &&
         isCharger(proposal) &&
-        commissioningSteps(proposal, pack).filter(({ state }) => state === 'holds').length <
+        commissioningSteps(proposal, survey, pack).filter(({ state }) => state === 'holds').length <
           COMMISSIONING_STEPS.length && {
           title: `${name}: the limiter is not commissioned in full.`,
           remedy: 'Once it is fitted, step by step.',

@@ -52,14 +52,6 @@ function checkAnswers(facts: QuestionFacts, nodeId: string, check: Check, needsF
         change: onNode(nodeId, { cable: { ...node.cable, sizeMm2: Number(size) } }),
       })),
     };
-  if (check === 'tails-length' && needsFigure)
-    return {
-      // Longer ones need protection of their own first, which is a question of its own.
-      answers: [facts.pack.longestTailsM.value].map((lengthM) => ({
-        says: `${lengthM} m`,
-        change: onNode(nodeId, { cable: { ...node.cable, lengthM } }),
-      })),
-    };
   if (needsFigure) return node.ratingA === undefined && unrated ? { answers: ratingsOf(facts, nodeId) } : {};
   const others = (node.checks ?? []).filter(({ id }) => id !== check);
   return {

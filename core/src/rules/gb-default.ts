@@ -137,6 +137,7 @@ export const gbDefault: RulePack = {
   },
   costBandWords: { none: 'nothing more', low: 'low', middle: 'middling', high: 'high' },
   setPointMargin: { value: { amperes: 10, percent: 10 }, source: 'house rule: for lag and measurement error' },
+  commissioningLeastA: { value: 5, source: 'house rule: a kettle or a heater, well above an ampere of error' },
   commissioningPercent: { value: 5, source: 'house rule: clamp and instrument together' },
   clampStepA: { value: 1, source: 'house rule: many controllers take whole amperes' },
   clampErrorPercent: { value: 2, source: 'house rule: split-core clamps of usual class' },

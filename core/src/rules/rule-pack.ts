@@ -98,6 +98,8 @@ export interface RulePack {
   readonly clampErrorPercent: Ruled<number>;
   /** The steps in which a controller takes a clamp's reading, what is between them cut off. */
   readonly clampStepA: Ruled<number>;
+  /** The least load a clamp's reading is tried with, in amperes: a smaller one does not tell a dead clamp from a good one. */
+  readonly commissioningLeastA: Ruled<number>;
   /** How far a reading may lie from what it should be when a limiter is commissioned. */
   readonly commissioningPercent: Ruled<number>;
   readonly earthing: EarthingRules;

@@ -66,6 +66,18 @@ export class LinkReading {
   @Text(100) readBy?: string;
 }
 
+/** What was seen at one clamp on one line, beyond the first of them, which is recorded with the test itself. */
+export class ClampPlaceTest {
+  @Id() id: string;
+  @Quantity('A', 0, 1000) knownLoadA?: number;
+  @Quantity('A', -1000, 1000) readingRoseA?: number;
+  @Quantity('A', 0, 3000) heldAtA?: number;
+  @Quantity('A', 0, 1000) chargerThenA?: number;
+  @Quantity('A', 0, 1000) pulledA?: number;
+  /** Of a further clamp: its set-point as set in the equipment. */
+  @Quantity('A', 0, 3000) setPointSetA?: number;
+}
+
 /** What was seen when the limiter was commissioned, step by step. */
 export class LimiterTest {
   /** A known load switched on, and by how much the clamp's reading rose; negative where it fell. */
@@ -79,6 +91,8 @@ export class LimiterTest {
   /** As set in the equipment. */
   @Quantity('A', 0, 3000) setPointSetA?: number;
   @Quantity('A', 0, 1000) failSafeSetA?: number;
+  /** The same for every further clamp and line, each by itself. */
+  @ListOf(() => ClampPlaceTest, 20) places?: ClampPlaceTest[];
   @ListOf(() => LinkReading, 4) overLink?: LinkReading[];
   @Text(100) doneBy?: string;
   @Moment() doneAt?: string;

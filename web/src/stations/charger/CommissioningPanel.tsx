@@ -1,16 +1,23 @@
-import { commissioningSteps, stepSubject } from '@keen-gauge/core/management/commissioning';
-import type { LimiterTest, Proposal } from '@keen-gauge/core/survey/proposal';
+import {
+  commissioningSteps,
+  seenAt,
+  stepSubject,
+  testPlaces,
+  type TestPlace,
+} from '@keen-gauge/core/management/commissioning';
+import type { ClampPlaceTest, LimiterTest, Proposal } from '@keen-gauge/core/survey/proposal';
 import type { CommissioningStepId } from '@keen-gauge/core/survey/words';
 import { useState, type ReactNode } from 'react';
 import { readSettings } from '../../api/charge-points';
 import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
+import { NumberInput } from '../../kit/NumberInput';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber, BoundText } from '../bound';
+import { BoundNumber, BoundText, useSetMember } from '../bound';
 import { LiveLink } from './LiveLink';
 import { useLiveLink, type Live } from './live-link';
 
@@ -49,6 +56,16 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
     }
   };
   const live = link.live?.point.connected ? link.live : null;
+  const [first, ...others] = testPlaces(proposal, survey);
+  // The link tells lines apart and not clamps: it is that of the controller's own.
+  const ofFirst = first && live ? onLine(live, first) : null;
+  const fields = (step: CommissioningStepId): ReactNode => (
+    <OtherPlaces
+      proposal={proposal}
+      places={step === 'settings' ? others.filter((each) => each.first) : others}
+      step={step}
+    />
+  );
 
   return (
     <Panel aria-label="Commissioning the limiter">
@@ -57,7 +74,13 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         After fitting, with everything live: for a competent person, as the maker’s instructions say.
       </p>
       <LiveLink proposal={proposal} link={link} />
-      <Step proposal={proposal} step="reading" at={1}>
+      <Step
+        proposal={proposal}
+        step="reading"
+        first={others.length > 0 ? first?.label : undefined}
+        more={fields('reading')}
+        at={1}
+      >
         <FieldGrid>
           <BoundNumber path={[...path, 'knownLoadA']} label="Known load switched on" unit="A" least={0} most={1000} />
           <BoundNumber
@@ -69,16 +92,22 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
             help="Negative where it fell. The charger stopped or held still meanwhile."
           />
         </FieldGrid>
-        {live && (
+        {ofFirst && (
           <TakeRise
-            live={live}
+            live={ofFirst}
             onTake={(roseA) => {
               take('reading', roseA, { readingRoseA: roseA });
             }}
           />
         )}
       </Step>
-      <Step proposal={proposal} step="gives-way" at={2}>
+      <Step
+        proposal={proposal}
+        step="gives-way"
+        first={others.length > 0 ? first?.label : undefined}
+        more={fields('gives-way')}
+        at={2}
+      >
         <FieldGrid>
           <BoundNumber path={[...path, 'heldAtA']} label="The reading settled at" unit="A" least={0} most={3000} />
           <BoundNumber
@@ -89,29 +118,41 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
             most={1000}
           />
         </FieldGrid>
-        {live && (
+        {ofFirst && (
           <TakeHeld
-            live={live}
+            live={ofFirst}
             onTake={(heldAtA, chargerThenA) => {
               take('gives-way', heldAtA, { heldAtA, chargerThenA });
             }}
           />
         )}
       </Step>
-      <Step proposal={proposal} step="clamp-pulled" at={3}>
+      <Step
+        proposal={proposal}
+        step="clamp-pulled"
+        first={others.length > 0 ? first?.label : undefined}
+        more={fields('clamp-pulled')}
+        at={3}
+      >
         <FieldGrid>
           <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" unit="A" least={0} most={1000} />
         </FieldGrid>
-        {live && (
+        {ofFirst && (
           <TakePulled
-            live={live}
+            live={ofFirst}
             onTake={(pulledA) => {
               take('clamp-pulled', pulledA, { pulledA });
             }}
           />
         )}
       </Step>
-      <Step proposal={proposal} step="settings" at={4}>
+      <Step
+        proposal={proposal}
+        step="settings"
+        first={others.length > 0 ? first?.label : undefined}
+        more={fields('settings')}
+        at={4}
+      >
         <FieldGrid>
           <BoundNumber path={[...path, 'setPointSetA']} label="Set-point as set" unit="A" least={0} most={3000} />
           <BoundNumber path={[...path, 'failSafeSetA']} label="Fail-safe as set" unit="A" least={0} most={1000} />
@@ -147,15 +188,20 @@ function Step({
   proposal,
   step,
   at,
+  first,
+  more,
   children,
 }: {
   readonly proposal: Proposal;
   readonly step: CommissioningStepId;
   readonly at: number;
+  /** What the first clamp and line is called, where there are others. */
+  readonly first: string | undefined;
+  readonly more: ReactNode;
   readonly children: ReactNode;
 }) {
-  const { pack } = useSurvey();
-  const found = commissioningSteps(proposal, pack).find(({ id }) => id === step);
+  const { survey, pack } = useSurvey();
+  const found = commissioningSteps(proposal, survey, pack).find(({ id }) => id === step);
   if (!found) return null;
   const { title, state, says, overLink } = found;
   return (
@@ -171,10 +217,86 @@ function Step({
           {says}; {overLink ? `read over its link by ${overLink.readBy}` : 'typed'}
         </p>
       )}
+      {first !== undefined && <h4>{first}</h4>}
       {children}
+      {more}
       <PhotoStrip subject="commissioning" subjectId={stepSubject(step, proposal.id)} of={title} />
     </Stack>
   );
+}
+
+/** What is entered of a step at each clamp and on each line. */
+const ENTERED: Readonly<
+  Record<
+    CommissioningStepId,
+    readonly { readonly field: Exclude<keyof ClampPlaceTest, 'id'>; readonly label: string }[]
+  >
+> = {
+  reading: [
+    { field: 'knownLoadA', label: 'Known load switched on' },
+    { field: 'readingRoseA', label: 'The reading rose by' },
+  ],
+  'gives-way': [
+    { field: 'heldAtA', label: 'The reading settled at' },
+    { field: 'chargerThenA', label: 'The charger had gone down to' },
+  ],
+  'clamp-pulled': [{ field: 'pulledA', label: 'Lead pulled: it went to' }],
+  settings: [{ field: 'setPointSetA', label: 'Set-point as set' }],
+};
+
+/** The same step at every further clamp and line, each by itself. */
+function OtherPlaces({
+  proposal,
+  places,
+  step,
+}: {
+  readonly proposal: Proposal;
+  readonly places: readonly TestPlace[];
+  readonly step: CommissioningStepId;
+}) {
+  return places.map((place) => (
+    <section key={place.id} aria-label={place.label} style={{ display: 'grid', gap: '0.4rem' }}>
+      <h4>{place.label}</h4>
+      <PlaceFields proposal={proposal} place={place} step={step} />
+    </section>
+  ));
+}
+
+function PlaceFields({
+  proposal,
+  place,
+  step,
+}: {
+  readonly proposal: Proposal;
+  readonly place: TestPlace;
+  readonly step: CommissioningStepId;
+}) {
+  const set = useSetMember(['proposals', proposal.id, 'limiter', 'test', 'places'], place.id ?? '');
+  const seen = seenAt(place, proposal.limiter.test ?? {});
+  return (
+    <FieldGrid>
+      {ENTERED[step].map(({ field, label }) => (
+        <NumberInput
+          key={field}
+          label={label}
+          unit="A"
+          least={field === 'readingRoseA' ? -1000 : 0}
+          most={field === 'heldAtA' || field === 'setPointSetA' ? 3000 : 1000}
+          value={seen[field]}
+          onChange={(value) => {
+            set(field, value);
+          }}
+        />
+      ))}
+    </FieldGrid>
+  );
+}
+
+/** What the link shows of the line of a place; of all of them where it has none of its own. */
+function onLine(live: Live, { phase }: TestPlace): Live {
+  if (phase === null) return live;
+  const { inlet, outlet } = live.view;
+  return { ...live, view: { ...live.view, inletA: inlet[phase] ?? null, outletA: outlet[phase] ?? null } };
 }
 
 /** Reading before, known load on, reading after. */
