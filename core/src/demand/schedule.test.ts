@@ -1,6 +1,6 @@
 import { blankSurvey } from '../survey/blank';
 import type { Load } from '../survey/load';
-import { readSchedule, safeCell, scheduleRows } from './schedule';
+import { answered, readSchedule, safeCell, scheduleRows } from './schedule';
 import { STARTING_SETS } from './starting-sets';
 
 const bare = (loads: readonly Load[]): object[] =>
@@ -25,7 +25,11 @@ describe('a board schedule', () => {
         ...load,
         ...(at % 2 ? { nodeId: 'board', phase: 'L2' as const } : {}),
       }));
-      expect(readSchedule(survey, scheduleRows(survey))).toEqual({ loads: bare(survey.loads), refused: [] });
+      expect(readSchedule(survey, scheduleRows(survey))).toEqual({
+        loads: bare(survey.loads),
+        unsure: [],
+        refused: [],
+      });
     },
   );
 
@@ -60,5 +64,46 @@ describe('a board schedule', () => {
       { row: 7, says: 'Quantity: “1.5” is not a number from 1 to 1000.' },
     ]);
     expect(readSchedule(blankSurvey(), [['a', 'b']])).toBeNull();
+  });
+
+  it('asks about a board, a line or a season that is not known here, and drops none', () => {
+    const rows = [
+      ['Load or circuit', 'Class', 'Amperes', 'Hangs from', 'Phase', 'Season'],
+      ['Ring', 'Socket circuits', '32', 'Garage board', '', ''],
+      ['Heater', 'Motors and pumps', '10', '', 'L4', 'winter'],
+      ['Hex', 'Motors and pumps', '0x20', '', '', ''],
+    ];
+    const made = readSchedule(blankSurvey(), rows);
+    expect(made?.loads).toEqual([]);
+    expect(made?.unsure.map(({ row, asks }) => [row, asks.map(({ field, says }) => `${field}: ${says}`)])).toEqual([
+      [2, ['nodeId: no part of this supply is called “Garage board”']],
+      [3, ['phase: “L4” is no line', 'season: “winter” is no season of use']],
+    ]);
+    expect(made?.refused).toEqual([{ row: 4, says: 'Amperes: “0x20” is not a number from 0 to 3000.' }]);
+    const [, heater] = made?.unsure ?? [];
+    expect(heater && answered(heater, { phase: 'L2', season: 'heating' })).toMatchObject({
+      currentA: 10,
+      phase: 'L2',
+      season: 'heating',
+    });
+    expect(heater && answered(heater, {})).not.toHaveProperty('phase');
+  });
+
+  it('tells two boards of one name apart, out and in', () => {
+    const survey = blankSurvey();
+    survey.supply.nodes.push(
+      { id: 'one', kind: 'board', label: 'Flat', fedFrom: 'board' },
+      { id: 'two', kind: 'board', label: 'Flat', fedFrom: 'board' },
+    );
+    survey.loads = [{ id: 'l', class: 'motor', currentA: 3, nodeId: 'two' }];
+    expect(readSchedule(survey, scheduleRows(survey))?.loads).toEqual([{ class: 'motor', currentA: 3, nodeId: 'two' }]);
+    const bareName = [
+      ['Load or circuit', 'Class', 'Amperes', 'Hangs from'],
+      ['', 'Motors and pumps', '3', 'flat'],
+    ];
+    expect(readSchedule(survey, bareName)?.unsure[0]?.asks[0]?.choices.map(({ value }) => value)).toEqual([
+      'one',
+      'two',
+    ]);
   });
 });

@@ -1,4 +1,6 @@
 import type { Load } from '../survey/load';
+import { decimal } from '../decimal';
+import type { SupplyNode } from '../survey/supply';
 import type { Survey } from '../survey/survey';
 import { LOAD_CLASSES, NODE_NAMES, PHASES, SEASONS, type LoadClass } from '../survey/words';
 import { CLASS_NAMES } from './maximum-demand';
@@ -26,7 +28,7 @@ export function safeCell(text: string): string {
 
 /** The loads of a survey as rows of a table, the names of the columns first; every cell safe to open anywhere. */
 export function scheduleRows(survey: Survey): string[][] {
-  const names = new Map(survey.supply.nodes.map(({ id, label, kind }) => [id, label ?? NODE_NAMES[kind]]));
+  const names = new Map(survey.supply.nodes.map((node) => [node.id, nameInSchedule(node, survey)]));
   const written = (value: number | undefined): string => (value === undefined ? '' : String(value));
   const rows = survey.loads.map((load): Record<Column, string> => ({
     'Hangs from': load.nodeId === undefined ? '' : (names.get(load.nodeId) ?? ''),
@@ -44,8 +46,31 @@ export function scheduleRows(survey: Survey): string[][] {
   return [[...COLUMNS], ...rows.map((row) => COLUMNS.map((column) => safeCell(row[column])))];
 }
 
+/** What a part is called in a schedule: its name, with its id where another has the same. */
+function nameInSchedule(node: SupplyNode, { supply }: Survey): string {
+  const name = ({ label, kind }: SupplyNode): string => label ?? NODE_NAMES[kind];
+  const alike = supply.nodes.filter((each) => name(each).toLowerCase() === name(node).toLowerCase());
+  return alike.length > 1 ? `${name(node)} [${node.id}]` : name(node);
+}
+
+/** Something in a row that can be taken in several ways, or in none that is known here: asked, and never dropped. */
+export interface ScheduleAsk {
+  readonly field: 'nodeId' | 'phase' | 'season';
+  readonly says: string;
+  readonly choices: readonly { readonly value: string; readonly label: string }[];
+}
+
+/** A row that is taken once what it asks is answered; any of it may also be left out on purpose. */
+export interface UnsureRow {
+  readonly row: number;
+  readonly load: Omit<Load, 'id'>;
+  readonly asks: readonly ScheduleAsk[];
+}
+
 export interface ReadSchedule {
   readonly loads: readonly Omit<Load, 'id'>[];
+  /** Rows of which a board, a line or a season is not known here. */
+  readonly unsure: readonly UnsureRow[];
   /** Rows that were not taken, by their place in the file, and why. */
   readonly refused: readonly { readonly row: number; readonly says: string }[];
 }
@@ -56,6 +81,7 @@ export function readSchedule(survey: Survey, rows: readonly (readonly string[])[
   const place = new Map(header.map((name, at) => [name.trim().toLowerCase(), at]));
   if (!place.has('class') || !place.has('load or circuit')) return null;
   const loads: Omit<Load, 'id'>[] = [];
+  const unsure: UnsureRow[] = [];
   const refused: { row: number; says: string }[] = [];
   lines.forEach((line, index) => {
     const cell = (column: Column): string =>
@@ -63,12 +89,16 @@ export function readSchedule(survey: Survey, rows: readonly (readonly string[])[
     if (line.every((each) => each.trim() === '')) return;
     const made = loadOf(survey, cell);
     if ('says' in made) refused.push({ row: index + 2, says: made.says });
-    else loads.push(made);
+    else if (made.asks.length > 0) unsure.push({ row: index + 2, ...made });
+    else loads.push(made.load);
   });
-  return { loads, refused };
+  return { loads, unsure, refused };
 }
 
-function loadOf(survey: Survey, cell: (column: Column) => string): Omit<Load, 'id'> | { readonly says: string } {
+function loadOf(
+  survey: Survey,
+  cell: (column: Column) => string,
+): Pick<UnsureRow, 'load' | 'asks'> | { readonly says: string } {
   const kind = classOf(cell('Class'));
   if (!kind) return { says: `“${cell('Class')}” is no class of load.` };
   const numbers: Partial<Record<'powerW' | 'currentA' | 'apparentVA' | 'powerFactor' | 'quantity', number>> = {};
@@ -81,7 +111,7 @@ function loadOf(survey: Survey, cell: (column: Column) => string): Omit<Load, 'i
   ] as const) {
     const text = cell(column);
     if (text === '') continue;
-    const value = Number(text);
+    const value = decimal(text) ?? NaN;
     const least = key === 'powerFactor' ? 0.05 : key === 'quantity' ? 1 : 0;
     if (!Number.isFinite(value) || value < least || value > most || (key === 'quantity' && !Number.isInteger(value)))
       return { says: `${column}: “${text}” is not a number from ${least} to ${most}.` };
@@ -89,21 +119,66 @@ function loadOf(survey: Survey, cell: (column: Column) => string): Omit<Load, 'i
   }
   if ([numbers.powerW, numbers.currentA, numbers.apparentVA].filter((value) => value !== undefined).length > 1)
     return { says: 'Give watts, amperes or volt-amperes, not two of them.' };
-  const board = cell('Hangs from').toLowerCase();
-  const node = survey.supply.nodes.find(
-    ({ label, kind: nodeKind }) => board !== '' && (label ?? NODE_NAMES[nodeKind]).toLowerCase() === board,
-  );
-  const [phase, season] = [
-    PHASES.find((each) => each === cell('Phase')),
-    SEASONS.find((each) => each === cell('Season').toLowerCase()),
-  ];
-  return {
+  const asks: ScheduleAsk[] = [];
+  const board = cell('Hangs from');
+  const found = nodesNamed(board, survey);
+  if (board !== '' && found.length !== 1)
+    asks.push({
+      field: 'nodeId',
+      says: found.length === 0 ? `no part of this supply is called “${board}”` : `several parts are called “${board}”`,
+      choices: (found.length > 0 ? found : survey.supply.nodes).map((node) => ({
+        value: node.id,
+        label: nameInSchedule(node, survey),
+      })),
+    });
+  const [line, seasonText] = [cell('Phase'), cell('Season')];
+  const phase = PHASES.find((each) => each.toLowerCase() === line.toLowerCase());
+  if (line !== '' && !phase)
+    asks.push({
+      field: 'phase',
+      says: `“${line}” is no line`,
+      choices: PHASES.map((value) => ({ value, label: value })),
+    });
+  const season = SEASONS.find((each) => each === seasonText.toLowerCase());
+  if (seasonText !== '' && !season)
+    asks.push({
+      field: 'season',
+      says: `“${seasonText}” is no season of use`,
+      choices: SEASONS.map((value) => ({ value, label: value })),
+    });
+  const [node] = found;
+  const load = {
     class: kind,
     ...(cell('Load or circuit') === '' ? {} : { label: cell('Load or circuit').slice(0, 100) }),
-    ...(node ? { nodeId: node.id } : {}),
+    ...(node && found.length === 1 ? { nodeId: node.id } : {}),
     ...numbers,
     ...(phase ? { phase } : {}),
     ...(cell('Interlock') === '' ? {} : { interlock: cell('Interlock').slice(0, 40) }),
+    ...(season ? { season } : {}),
+  };
+  return { load, asks };
+}
+
+/** The parts a schedule may mean by a name: the one whose id it gives, or all that are called so. */
+function nodesNamed(name: string, survey: Survey): SupplyNode[] {
+  const wanted = name.toLowerCase();
+  const exact = survey.supply.nodes.filter((node) => nameInSchedule(node, survey).toLowerCase() === wanted);
+  return exact.length > 0
+    ? exact
+    : survey.supply.nodes.filter(({ label, kind }) => (label ?? NODE_NAMES[kind]).toLowerCase() === wanted);
+}
+
+/** A row with what it asked answered; what is left unanswered is left out of it. */
+export function answered(
+  { load }: UnsureRow,
+  answers: Readonly<Partial<Record<ScheduleAsk['field'], string>>>,
+): Omit<Load, 'id'> {
+  const phase = PHASES.find((each) => each === answers.phase);
+  const season = SEASONS.find((each) => each === answers.season);
+  return {
+    ...load,
+    ...(answers.nodeId === undefined ? {} : { nodeId: answers.nodeId }),
+    ...(phase ? { phase } : {}),
     ...(season ? { season } : {}),
   };
 }

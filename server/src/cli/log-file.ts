@@ -8,6 +8,7 @@ import {
   type LogDoubts,
 } from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
+import { sheetsOf, sheetWithLog } from '@keen-gauge/core/demand/measured/workbook';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import { readFile } from 'node:fs/promises';
 import Papa from 'papaparse';
@@ -59,12 +60,9 @@ function textRows(bytes: Buffer): string[][] {
 }
 
 async function workbookRows(bytes: Buffer): Promise<string[][]> {
-  const [sheet] = await readWorkbook(bytes).catch(() => {
+  const sheets = await readWorkbook(bytes).catch(() => {
     throw new Error('is a workbook that cannot be read');
   });
   // The package's types say a cell may be the class of dates where it is a date.
-  const cells = (sheet?.data ?? []) as readonly (readonly (string | number | boolean | Date | null)[])[];
-  return cells.map((row) =>
-    row.map((cell) => (cell instanceof Date ? cell.toISOString().slice(0, 19) : String(cell ?? ''))),
-  );
+  return sheetWithLog(sheetsOf(sheets as Parameters<typeof sheetsOf>[0]))?.rows ?? [];
 }

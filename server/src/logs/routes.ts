@@ -22,6 +22,8 @@ import {
   Max,
   Min,
   ValidateNested,
+  IsString,
+  MaxLength,
 } from 'class-validator';
 import express, { Router } from 'express';
 import type { Pool } from 'pg';
@@ -61,6 +63,12 @@ class MappingBody {
   @Type(() => ValueColumnBody)
   values: ValueColumnBody[];
   @IsOptional() @IsIn([24, 48, 96], { message: '24, 48 or 96' }) perDay?: number;
+  @IsOptional() @IsIn([1, 2, 3, 4], { message: 'a distance of columns, 1 to 4' }) every?: number;
+  @IsOptional() @IsBoolean({ message: 'true or false' }) longDay?: boolean;
+  @IsOptional()
+  @IsString({ message: 'the name of a sheet' })
+  @MaxLength(200, { message: 'at most 200 characters' })
+  sheet?: string;
   @IsIn([...LOG_UNITS], { message: 'a unit' }) unit: LogUnit;
   @IsBoolean({ message: 'true or false' }) accumulating: boolean;
   @IsIn(['.', ','], { message: 'point or comma' }) decimal: '.' | ',';

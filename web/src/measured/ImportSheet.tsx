@@ -10,6 +10,7 @@ import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row, Stack } from '../kit/Panel';
+import { Select } from '../kit/Select';
 import { WideSheet } from '../kit/Sheet';
 import { useSurvey } from '../survey/SurveyContext';
 import { FaultList } from './FaultList';
@@ -77,13 +78,19 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     [],
   );
 
-  const take = async (file: Blob, name: string): Promise<void> => {
+  const take = async (file: Blob, name: string, sheet?: string): Promise<void> => {
     setProblem(undefined);
     setStep({ kind: 'opening' });
     try {
-      const preview = await fresh().open(file);
+      const preview = await fresh().open(file, sheet);
       const known = await knownMapping(preview.shape).catch(() => ({ mapping: null }));
-      const guessed = known.mapping ?? preview.mapping;
+      // A file of this shape was read from another of its sheets before.
+      const kept = known.mapping?.sheet;
+      if (sheet === undefined && kept !== undefined && kept !== preview.sheet && preview.sheets?.includes(kept)) {
+        await take(file, name, kept);
+        return;
+      }
+      const guessed = known.mapping ?? preview.mapping ?? (preview.sheets ? NO_MAPPING : null);
       if (!guessed)
         throw new Error('No column of times stands beside a column of numbers in the first rows of this file.');
       setMapping(guessed);
@@ -129,7 +136,10 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     try {
       const id = crypto.randomUUID();
       await sendLog(job.id, id, from.file, from.name);
-      if (mapping) await rememberMapping(from.preview.shape, mapping).catch(() => undefined);
+      const { shape, usualShape = shape, sheet } = from.preview;
+      if (mapping) await rememberMapping(shape, mapping).catch(() => undefined);
+      if (mapping && usualShape !== shape && sheet !== undefined)
+        await rememberMapping(usualShape, { ...mapping, sheet }).catch(() => undefined);
       const measurement: Measurement = {
         ...measurementOf(from.report.analysis, `log-${id.slice(0, 8)}`, from.report.openDoubts),
         fileId: id,
@@ -180,6 +190,18 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
               ? 'is of a shape the firm has read before: it is read the same way.'
               : 'is read like this, as guessed.'}
           </p>
+          {step.preview.sheets && step.preview.sheets.length > 1 && (
+            <span style={{ maxWidth: '20rem' }}>
+              <Select
+                label="Sheet"
+                value={step.preview.sheet ?? ''}
+                options={step.preview.sheets.map((each) => ({ value: each, label: each }))}
+                onChange={(sheet) => {
+                  void take(step.file, step.name, sheet);
+                }}
+              />
+            </span>
+          )}
           {!step.known && step.preview.doubts.map((doubt) => <Notice key={doubt} kind="ask" title={doubt} />)}
           <MappingForm rows={step.preview.rows} mapping={mapping} onChange={setMapping} />
           <Row>
@@ -265,6 +287,19 @@ function Verdict({ report: { analysis, openDoubts } }: { readonly report: LogRep
     </>
   );
 }
+
+/** Shown for a sheet on which nothing was found, to be corrected by hand or left for another sheet. */
+const NO_MAPPING: LogMapping = {
+  layout: 'long',
+  skipRows: 0,
+  timeColumns: [0],
+  timeFormat: 'year-first',
+  zone: 'uk-local',
+  values: [{ column: 1, phase: 'L1' }],
+  unit: 'A',
+  accumulating: false,
+  decimal: '.',
+};
 
 function words(error: unknown): string {
   return error instanceof Error ? error.message : 'That did not work.';

@@ -11,8 +11,9 @@ export class LogSession {
   private readonly worker = new Worker(new URL('./log-worker.ts', import.meta.url), { type: 'module' });
   private readonly remote: Remote<LogWorker> = wrap<LogWorker>(this.worker);
 
-  open(file: Blob): Promise<Preview> {
-    return this.remote.open(file);
+  /** A workbook's sheet by its name, or the first that holds a log. */
+  open(file: Blob, sheet?: string): Promise<Preview> {
+    return this.remote.open(file, sheet);
   }
 
   analyse(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogReport> {

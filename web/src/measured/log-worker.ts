@@ -10,6 +10,7 @@ import {
   type LogDoubts,
 } from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
+import { sheetsOf, sheetWithLog, type Sheet } from '@keen-gauge/core/demand/measured/workbook';
 import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Phase } from '@keen-gauge/core/survey/words';
@@ -24,6 +25,10 @@ export interface Preview {
   readonly doubts: readonly string[];
   /** Of its first rows, digested: files of one logger have one shape. */
   readonly shape: string;
+  /** Of a workbook: its sheets, which of them this is, and the shape of the one taken where nobody chooses. */
+  readonly sheets?: readonly string[];
+  readonly sheet?: string;
+  readonly usualShape?: string;
 }
 
 const MOST_BYTES = 200_000_000;
@@ -36,15 +41,21 @@ let workbook: string[][] | null = null;
 let firstRows: string[][] = [];
 let series: LogSeries | null = null;
 
-async function open(chosen: Blob): Promise<Preview> {
+/** Opens a file, or a sheet of a workbook by its name; without one the first that holds a log. */
+async function open(chosen: Blob, sheetName?: string): Promise<Preview> {
   if (chosen.size === 0) throw new Error('The file is empty.');
   if (chosen.size > MOST_BYTES)
     throw new Error('The file is larger than 200 MB. Export a shorter span, or fewer columns.');
   [file, workbook, series] = [chosen, null, null];
   const head = new Uint8Array(await chosen.slice(0, PREVIEW_BYTES).arrayBuffer());
   if (head[0] === 0x50 && head[1] === 0x4b) {
-    workbook = await sheetRows(chosen);
-    return preview(workbook.slice(0, PREVIEW_ROWS));
+    const sheets = await readSheets(chosen);
+    const usual = sheetWithLog(sheets);
+    const sheet = sheetWithLog(sheets, sheetName);
+    workbook = sheet?.rows ?? [];
+    const usualShape = (await preview(usual?.rows.slice(0, PREVIEW_ROWS) ?? [])).shape;
+    const made = await preview(workbook.slice(0, PREVIEW_ROWS));
+    return { ...made, sheets: sheets.map(({ name }) => name), sheet: sheet?.name ?? '', usualShape };
   }
   if (head.includes(0)) throw new Error('This is neither text nor a workbook: CSV, TSV and XLSX are read.');
   const text = new TextDecoder().decode(head).replace(/^\uFEFF/, '');
@@ -68,14 +79,10 @@ async function preview(rows: string[][]): Promise<Preview> {
   return { rows: rows.slice(0, 60), mapping: guess?.mapping ?? null, doubts: guess?.doubts ?? [], shape };
 }
 
-async function sheetRows(chosen: Blob): Promise<string[][]> {
+async function readSheets(chosen: Blob): Promise<Sheet[]> {
   try {
-    const [sheet] = await readWorkbook(chosen);
     // The package's types say a cell may be the class of dates where it is a date.
-    const cells = (sheet?.data ?? []) as readonly (readonly (string | number | boolean | Date | null)[])[];
-    return cells.map((row) =>
-      row.map((cell) => (cell instanceof Date ? cell.toISOString().slice(0, 19) : String(cell ?? ''))),
-    );
+    return sheetsOf((await readWorkbook(chosen)) as Parameters<typeof sheetsOf>[0]);
   } catch {
     throw new Error('This workbook cannot be read. Save it again as XLSX, or as CSV.');
   }

@@ -16,8 +16,12 @@ export async function loadLogDays(
   if (fileId === undefined) throw new Error('The file of this log was not kept.');
   const session = new LogSession();
   try {
-    const preview = await session.open(await fetchLog(jobId, fileId));
-    const mapping = (await knownMapping(preview.shape).catch(() => ({ mapping: null }))).mapping ?? preview.mapping;
+    const file = await fetchLog(jobId, fileId);
+    const preview = await session.open(file);
+    const known = (await knownMapping(preview.shape).catch(() => ({ mapping: null }))).mapping;
+    const other = known?.sheet !== undefined && known.sheet !== preview.sheet ? known.sheet : undefined;
+    const chosen = other === undefined ? preview : await session.open(file, other);
+    const mapping = known ?? chosen.mapping;
     if (!mapping) throw new Error('It is not known how this log is read: open it at the loads and correct it there.');
     await session.analyse(mapping, pack, () => undefined);
     const days: Partial<Record<Phase, readonly LogDay[]>> = {};

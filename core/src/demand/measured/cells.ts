@@ -70,8 +70,13 @@ export function readTimeCell(text: string, format: TimeFormat): WrittenTime | nu
   return ms === null ? null : { ms, absolute: false };
 }
 
-/** A time of day, `13:45[:00]` or with am or pm, as milliseconds from midnight; null when it is none. */
+/** A time of day, `13:45[:00]`, with am or pm, or as a fraction of a day, as milliseconds from midnight; null when it is none. */
 export function readClockCell(text: string): number | null {
+  // A workbook keeps a time of day as a fraction of one, which is that of some whole second.
+  if (/^(0|0?\.\d+)$/.test(text.trim())) {
+    const seconds = Number(text) * 86_400;
+    return Math.abs(seconds - Math.round(seconds)) < 0.01 ? Math.round(seconds) * 1000 : null;
+  }
   const parts = /^(\d{1,2})[:.](\d{2})(?:[:.](\d{2})(?:[.,]\d+)?)?\s*([AaPp][Mm])?$/.exec(text.trim());
   if (!parts) return null;
   let hour = num(parts[1]);

@@ -1,5 +1,6 @@
 import type { Phase } from '../../survey/words';
 import { readClockCell, readNumberCell, readTimeCell } from './cells';
+import { dayColumns } from './day-columns';
 import {
   DELIMITERS,
   TIME_FORMATS,
@@ -79,21 +80,20 @@ export function guessMapping(rows: Rows): Guess | null {
   const zone = /utc|gmt|zulu/i.test(header.join(' ')) || times.absolute ? 'utc' : 'uk-local';
   const base = { skipRows, ...times.columns, zone, decimal } as const;
 
-  const perDay = numeric.length;
-  if (
-    [24, 48, 96].includes(perDay) &&
-    data.every(
-      (row) =>
-        (readTimeCell(row[times.timeColumns[0] ?? 0] ?? '', times.columns.timeFormat)?.ms ?? 0) % 86_400_000 === 0,
-    )
-  ) {
-    const unit = unitOf(header.join(' ')) ?? 'kWh';
+  const isDaily = data.every(
+    (row) => (readTimeCell(row[times.timeColumns[0] ?? 0] ?? '', times.columns.timeFormat)?.ms ?? 0) % 86_400_000 === 0,
+  );
+  const day = isDaily && times.timeColumns.length === 1 ? dayColumns(header, data, numeric, decimal) : null;
+  if (day) {
+    const unit = unitOf(header.join(' ')) ?? unitOf(rows.slice(0, skipRows).flat().join(' ')) ?? 'kWh';
     return {
       mapping: {
         ...base,
         layout: 'wide',
-        values: [{ column: numeric[0] ?? 0, phase: 'L1' }],
-        perDay,
+        values: [{ column: day.first, phase: 'L1' }],
+        perDay: day.perDay,
+        ...(day.every === 1 ? {} : { every: day.every }),
+        ...(day.longDay ? { longDay: true } : {}),
         unit,
         accumulating: false,
       },
@@ -119,8 +119,11 @@ function unitOf(text: string): LogUnit | undefined {
   return UNIT_WORDS.find(([, words]) => words.test(text.replace(/[_()[\]/]/g, ' ')))?.[0];
 }
 
+/** No table read here is wider. */
+const MOST_COLUMNS = 2000;
+
 function columnsOf(data: Rows): number[] {
-  const widest = Math.min(400, Math.max(0, ...data.map((row) => row.length)));
+  const widest = Math.min(MOST_COLUMNS, Math.max(0, ...data.map((row) => row.length)));
   return Array.from({ length: widest }, (_, column) => column);
 }
 
@@ -185,7 +188,12 @@ function guessTimes(data: Rows, decimal: '.' | ','): Times | null {
     const dateOnly = cells.every((cell) => (readTimeCell(cell, best)?.ms ?? 1) % 86_400_000 === 0);
     const clock = dateOnly
       ? columnsOf(data).find(
-          (other) => other !== column && share(data, (row) => readClockCell(row[other] ?? '') !== null) > 0.9,
+          (other) =>
+            other !== column &&
+            isClock(
+              data.map((row) => row[other] ?? ''),
+              cells,
+            ),
         )
       : undefined;
     const timeColumns = clock === undefined ? [column] : [column, clock];
@@ -193,6 +201,19 @@ function guessTimes(data: Rows, decimal: '.' | ','): Times | null {
     return { timeColumns, columns: { timeColumns, timeFormat: best }, absolute, doubts };
   }
   return null;
+}
+
+/** A column of times of day: nearly all of them are, and they go on from row to row, as a load that happens to be a fraction does not. */
+function isClock(cells: readonly string[], dates: readonly string[]): boolean {
+  const times = cells.map(readClockCell);
+  const known = times.filter((each) => each !== null);
+  if (known.length <= 0.9 * cells.length || new Set(known).size < 2) return false;
+  const numbers = cells.filter((cell) => isNumber(cell, '.')).length;
+  if (numbers < cells.length / 2) return true;
+  // A number is a time of day only beside a date that stays while it goes on.
+  if (new Set(dates).size > dates.length / 2) return false;
+  const rises = known.filter((each, at) => at > 0 && each > (known[at - 1] ?? 0)).length;
+  return rises > 0.8 * (known.length - 1);
 }
 
 /** How much a column goes back in time, or leaps, read one way. */

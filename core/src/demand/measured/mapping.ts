@@ -47,6 +47,12 @@ export interface LogMapping {
   readonly values: readonly ValueColumn[];
   /** Wide: how many values a day has. */
   readonly perDay?: number;
+  /** Wide: so many columns from one value to the next; 1 where left out. */
+  readonly every?: number;
+  /** Wide: columns for the hour that autumn has twice follow, empty on every other day. */
+  readonly longDay?: boolean;
+  /** Of a workbook: the sheet, where it is not the first with a log on it. */
+  readonly sheet?: string;
   readonly unit: LogUnit;
   /** A register that only rises, rather than what passed in each interval. */
   readonly accumulating: boolean;

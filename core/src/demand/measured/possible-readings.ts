@@ -54,10 +54,12 @@ const PREVIEW = 2000;
 const EITHER = /^\s*[+-]?[1-9]\d{0,2}[.,]\d{3}\s*$/;
 const WHOLE = /^\s*[+-]?\d{1,3}\s*$/;
 
-function valueCells({ layout, values, perDay = 48 }: LogMapping, data: Rows): string[] {
+function valueCells({ layout, values, perDay = 48, every = 1 }: LogMapping, data: Rows): string[] {
   const first = values[0]?.column ?? 0;
   const cells = data.flatMap((row) =>
-    layout === 'wide' ? row.slice(first, first + perDay) : values.map(({ column }) => row[column] ?? ''),
+    layout === 'wide'
+      ? Array.from({ length: perDay }, (_each, at) => row[first + at * every] ?? '')
+      : values.map(({ column }) => row[column] ?? ''),
   );
   return cells.filter((cell) => !Number.isNaN(readNumberCell(cell, '.')) || !Number.isNaN(readNumberCell(cell, ',')));
 }

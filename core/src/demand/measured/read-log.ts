@@ -89,9 +89,12 @@ export class LogReader {
     });
   }
 
-  /** A row that is a day: so many values from midnight of the local day on, however long that day was. */
+  /**
+   * A row that is a day of the local clock. On the two days that are an hour longer or shorter a row has as many values as the day had, or, where
+   * it has the usual number all the same, each stands at the time its column is named for.
+   */
   private addDay(row: readonly string[]): void {
-    const { timeColumns, values, perDay = 48 } = this.mapping;
+    const { timeColumns, values, perDay = 48, every = 1, longDay = false, zone, decimal } = this.mapping;
     const written = this.timeReader.read(row[timeColumns[0] ?? 0] ?? '');
     if (!written) {
       this.noTime.add(this.row);
@@ -99,10 +102,26 @@ export class LogReader {
     }
     const startS = this.clock.toUtc(written) / 1000;
     const first = values[0]?.column ?? 1;
-    for (let at = 0; at < perDay; at += 1) {
-      if (!this.place(startS + (at * 86_400) / perDay)) continue;
-      const value = readNumberCell(row[first + at] ?? '', this.mapping.decimal);
-      if (Number.isNaN(value)) this.fault(this.noNumber, startS + (at * 86_400) / perDay);
+    const stepS = 86_400 / perDay;
+    const cell = (at: number): string => row[first + at * every] ?? '';
+    const slots =
+      zone === 'uk-local' && !written.absolute
+        ? Math.round((new Clock(zone).toUtc({ ms: written.ms + DAY_MS, absolute: false }) / 1000 - startS) / stepS)
+        : perDay;
+    const most = longDay ? Math.max(perDay, slots) : perDay;
+    let filled = most;
+    while (filled > 0 && Number.isNaN(readNumberCell(cell(filled - 1), decimal))) filled -= 1;
+    const byName = filled > slots || (slots > perDay && filled <= perDay);
+    const count = byName ? perDay : slots;
+    for (let at = 0; at < count; at += 1) {
+      const utcS = byName
+        ? this.clock.toUtc({ ms: written.ms + at * stepS * 1000, absolute: written.absolute }) / 1000
+        : startS + at * stepS;
+      const value = readNumberCell(cell(at), decimal);
+      // The hour that spring leaves out has no value, whatever stands in its columns.
+      if (byName && slots < perDay && this.length > 0 && utcS <= this.lastUtcS) continue;
+      if (!this.place(utcS)) continue;
+      if (Number.isNaN(value)) this.fault(this.noNumber, utcS);
       const column = this.columns[0];
       if (column) column[this.length - 1] = value;
     }
