@@ -212,7 +212,7 @@ test('the firm’s equipment fills a charger in; a setting it does not have is t
   await equipment.getByLabel('Settings').fill('8, 14, 32');
   await equipment.getByRole('button', { name: 'Save' }).click();
   await expect(equipment.getByRole('group', { name: 'Dial charger of ours' })).toContainText('steps 8, 14, 32 A');
-  const terms = page.getByRole('region', { name: 'What the options cost' });
+  const terms = page.getByRole('region', { name: 'The firm’s address, and what the options cost' });
   await terms.getByLabel('Band “low” is called').fill('up to 300');
   await terms.getByRole('button', { name: 'Save' }).click();
   await expect(terms).toContainText('Saved.');
@@ -268,7 +268,7 @@ test('the line-up shows each way of running the charger; generation beside the c
   await expect(cutOut).toContainText('2.9 A left');
   await cutOut.click();
   await expect(page.getByRole('region', { name: 'Held against its rating' })).toContainText(
-    '67.10 A of everything else + 32 A = 99.10 A on 80 A',
+    '67.1 A of everything else + 32 A = 99.1 A on 80 A',
   );
 
   // Generation of unknown size is asked about; none is recorded as none.

@@ -15,7 +15,8 @@ import type { Survey } from './survey/survey';
 import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import { hangsFrom, protects, towardsStreet, type SupplyTree, type TreeNode } from './tree/supply-tree';
-import { exceeds, figure, given, unknownFigure, written, type Figure } from './worked';
+import { exceeds, figure, given, unknownFigure, type Figure } from './worked';
+import { shown } from './rules/rounding';
 
 /** The demand of a list of loads on each phase. */
 export type Reckoner = (loads: readonly Connected[]) => readonly PhaseDemand[];
@@ -230,11 +231,11 @@ function guardOf(
   if (failing) {
     const on = flows.length > 1 ? ` on ${failing.phase}` : '';
     return failing.overA > 0
-      ? { ...bounds, holds: false, why: `${written(failing.overA)} A over its rating${on} with the clamp working.` }
+      ? { ...bounds, holds: false, why: `${shown(failing.overA)} A over its rating${on} with the clamp working.` }
       : {
           ...bounds,
           holds: false,
-          why: `${written(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.`,
+          why: `${shown(failing.failSafeOverA)} A over its rating${on} at the fail-safe current.`,
         };
   }
   if (over) return { ...bounds, holds: false, why: momentWords(over) };
@@ -326,7 +327,7 @@ export function overloadFindings(nodes: readonly NodeAssessment[], limiterHolds:
       found.push({
         ...about,
         id: OVER_ALREADY,
-        title: `${node.label}: ${written(nowA)} A over its ${node.ratingA ?? '?'} A rating already, before the work.`,
+        title: `${node.label}: ${shown(nowA)} A over its ${node.ratingA ?? '?'} A rating already, before the work.`,
         remedy: 'What is there already is too much for it: no limiter helps. Change it, or what it feeds, first.',
       });
     if (
@@ -338,7 +339,7 @@ export function overloadFindings(nodes: readonly NodeAssessment[], limiterHolds:
       found.push({
         ...about,
         id: 'node-over-rating',
-        title: `${node.label}: ${written(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
+        title: `${node.label}: ${shown(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
         remedy:
           nowA === null
             ? 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.'

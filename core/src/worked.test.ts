@@ -53,6 +53,7 @@ describe('working', () => {
   it('writes two decimals, whole numbers plain, and lets rounding noise through', () => {
     expect([written(20), written(20.456), written(0.1 + 0.2)]).toEqual(['20', '20.46', '0.30']);
     expect(exceeds(0.1 + 0.2, 0.3)).toBe(false);
-    expect(exceeds(60.01, 60)).toBe(true);
+    expect(exceeds(60.04, 60)).toBe(false);
+    expect(exceeds(60.06, 60)).toBe(true);
   });
 });

@@ -1,3 +1,5 @@
+import { fixed, SHOWN_DECIMALS, toleranceOf, type ShownUnit } from './rules/rounding';
+
 /** A figure that carries its unit and its working, and small combinators that write the working as they reckon. */
 
 export type Unit = 'A' | 'kVA' | 'W' | 'Ω' | 'V' | '%' | 'm' | 'mm²';
@@ -49,16 +51,14 @@ export interface StepWords {
 
 const NO_STEPS = (): readonly Step[] => [];
 
-/** Two decimals, as working is usually written; whole numbers plain. */
+/** Two decimals, as a line of working is written; whole numbers plain. What is said of a value outside its working is `shown`. */
 export function written(value: number): string {
-  return Number.isInteger(value) ? String(value) : value.toFixed(2);
+  return Number.isInteger(value) ? String(value) : fixed(value, 2);
 }
 
-/** How many decimals a figure of a unit is shown with: one for amperes, two where small differences decide. */
-export function digitsOf(value: number, unit: string): number {
-  if (unit === 'kVA' || unit === 'Ω' || unit === '%') return 2;
-  if (unit === 'mm²') return Number.isInteger(value) ? 0 : 2;
-  return 1;
+/** How many decimals a figure of a unit is shown with. */
+export function digitsOf(value: number, unit: Unit): number {
+  return unit === 'mm²' && Number.isInteger(value) ? 0 : SHOWN_DECIMALS[unit];
 }
 
 /** A starting value that needs no working of its own. */
@@ -159,7 +159,7 @@ export function unknownFigure(label: string, unit: Unit, why: string): Figure {
   return { label, value: null, unit, bound: 'at-least', why, working: [] };
 }
 
-/** Greater than, with rounding noise of floating-point sums let through: 60.000000001 A is not above 60 A. */
-export function exceeds(value: number, limit: number): boolean {
-  return value > limit + 1e-6;
+/** Greater than by more than the tolerance of its unit, so that whatever is over is shown to be over by something. */
+export function exceeds(value: number, limit: number, unit: ShownUnit = 'A'): boolean {
+  return value > limit + toleranceOf(unit);
 }

@@ -95,13 +95,13 @@ function answered(id: 'polarity' | 'works', title: string, answer: 'yes' | 'no' 
 
 function judged({ value = 0, bound = 'exact' }: Reading, { most, least, sureUpTo }: Limit): JudgedTest['state'] {
   if (most !== null) {
-    if (bound !== 'below' && exceeds(value, most)) return 'fails';
-    if (bound === 'above' || (bound === 'below' && exceeds(value, most))) return 'not-known';
-    if (sureUpTo !== undefined && exceeds(value, sureUpTo)) return 'not-known';
+    if (bound !== 'below' && exceeds(value, most, 'Ω')) return 'fails';
+    if (bound === 'above' || (bound === 'below' && exceeds(value, most, 'Ω'))) return 'not-known';
+    if (sureUpTo !== undefined && exceeds(value, sureUpTo, 'Ω')) return 'not-known';
   }
   if (least !== null) {
-    if (bound !== 'above' && exceeds(least, value)) return 'fails';
-    if (bound === 'below' || (bound === 'above' && exceeds(least, value))) return 'not-known';
+    if (bound !== 'above' && exceeds(least, value, 'Ω')) return 'fails';
+    if (bound === 'below' || (bound === 'above' && exceeds(least, value, 'Ω'))) return 'not-known';
   }
   return most === null && least === null ? 'not-known' : 'passes';
 }

@@ -15,7 +15,7 @@ import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
 import { ownDevice } from './own-device';
 import { rcdsAbove } from './rcds-above';
-import { shown, type Run, type SizeVerdict } from './size';
+import { shownFigure, type Run, type SizeVerdict } from './size';
 import { searchSizes, type SizeSearch } from './size-search';
 import { singlePhase } from './volt-drop';
 
@@ -131,9 +131,9 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
     insulation: form.ok ? form.value.insulation : null,
     lengthM: length.ok ? length.value : null,
     recordedMm2: circuit.sizeMm2 ?? null,
-    dropBefore: shown('Volt drop before this circuit', '%', dropBefore),
-    loopBefore: shown('Loop impedance before this circuit', 'Ω', before),
-    loopLimit: shown('Largest loop impedance', 'Ω', disconnects.limit),
+    dropBefore: shownFigure('Volt drop before this circuit', '%', dropBefore),
+    loopBefore: shownFigure('Loop impedance before this circuit', 'Ω', before),
+    loopLimit: shownFigure('Largest loop impedance', 'Ω', disconnects.limit),
     search,
     recorded: search?.sizes.find(({ sizeMm2 }) => sizeMm2 === circuit.sizeMm2) ?? null,
     beside: search ? (start >= 0 ? search.sizes.slice(start, start + 3) : search.sizes.slice(-3)) : [],

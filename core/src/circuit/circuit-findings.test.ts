@@ -213,10 +213,10 @@ describe('a board without a spare way', () => {
       }
     };
 
-  it('two circuits of 300 W are 2.61 A together, within 6 A: they could share, and it is said why', () => {
+  it('two circuits of 300 W are 2.6 A together, within 6 A: they could share, and it is said why', () => {
     const [way] = findings(full, lights(2, 300));
     expect(way?.id).toBe('way-not-decided');
-    expect(way?.remedy).toContain('1.30 + 1.30 = 2.61 A');
+    expect(way?.remedy).toContain('1.3 + 1.3 = 2.6 A');
   });
 
   it('two of 800 W are 6.96 A and could not', () => {

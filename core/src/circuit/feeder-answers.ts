@@ -11,6 +11,7 @@ import { notKnown, type Lookup } from './lookup';
 import { newFeeder } from './new-feeder';
 import { limitWords } from './size-search';
 import { dropOnTheWay, stoppedBy, withCharger, type Rung } from './room';
+import { shown } from '../rules/rounding';
 
 export type FeederAnswerKind = 'full-rate' | 'hold' | 'two-clamps' | 'larger-device' | 'new-cable' | 'wait';
 
@@ -95,7 +96,8 @@ export function holdsAt(of: FeederCase, chargerA: number): AtRate {
   const way = dropOnTheWay(rungs, proposal, chargerA, facts);
   if (!way.ok) return { holds: null, says: way.says };
   const total = way.value + ownDropAt(of, chargerA);
-  if (exceeds(total, largest)) return { holds: false, says: `${written(total)} % volt drop, ${largest} % at most` };
+  if (exceeds(total, largest, '%'))
+    return { holds: false, says: `${written(total)} % volt drop, ${largest} % at most` };
   if (stop) return { holds: null, says: stop.says };
   return {
     holds: true,
@@ -160,12 +162,12 @@ function twoClamps(of: FeederCase): FeederAnswer {
   const worstA = worstSetPointA(feederA, facts.pack);
   const drop = clampedDrop(of, worstA);
   if (!drop.ok) return { kind: 'two-clamps', title, holds: null, says: `Not known yet: ${drop.says}.` };
-  if (exceeds(drop.value, largest))
+  if (exceeds(drop.value, largest, '%'))
     return {
       kind: 'two-clamps',
       title,
       holds: false,
-      says: `At a set-point of ${feederA} A, up to ${written(worstA)} A with the clamp at its worst, the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
+      says: `At a set-point of ${feederA} A, up to ${shown(worstA)} A with the clamp at its worst, the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
     };
   const leftA = Math.floor(Math.min(feederA - otherFar, intakeA - otherNear) + 1e-6);
   const least = facts.pack.leastChargingA.value;

@@ -1,9 +1,10 @@
 import type { TreeNode } from '../tree/supply-tree';
-import { written } from '../worked';
+import { exceeds, written } from '../worked';
 import { currentOf, dropOf, dropTo, loopTo } from './along';
 import { linesAt, type CircuitFacts } from './circuit-facts';
 import { largestLoopForDevice } from './fault-loop';
 import { cableCapacity } from './room';
+import { shown } from '../rules/rounding';
 
 /** Whether a feeder's device might be so large, after everything has been reckoned again. */
 export interface ClaimVerdict {
@@ -27,19 +28,22 @@ export function judgeClaim(here: TreeNode, claimedA: number, facts: CircuitFacts
   const reasons: [boolean | null, string][] = [];
   reasons.push(
     capacity.ok
-      ? [capacity.value + 1e-6 >= claimedA, `it carries ${written(capacity.value)} A as it is laid`]
+      ? [!exceeds(claimedA, capacity.value), `it carries ${shown(capacity.value)} A as it is laid`]
       : [null, capacity.says],
   );
   if (drop.ok && before.ok) {
     const total = drop.value.value + before.value.value;
-    reasons.push([total <= largest + 1e-6, `${written(total)} % volt drop at ${claimedA} A, ${largest} % at most`]);
+    reasons.push([
+      !exceeds(total, largest, '%'),
+      `${written(total)} % volt drop at ${claimedA} A, ${largest} % at most`,
+    ]);
   } else reasons.push([null, drop.ok ? (before.ok ? '' : before.says) : drop.says]);
   if (facts.survey.earthing.arrangement !== 'tt') {
     const curve = here.node.curve;
     const limit = curve && largestLoopForDevice(rules, facts.pack.nominalVoltageV.value, curve, claimedA);
     if (loop.ok && limit)
       reasons.push([
-        loop.value.value <= limit.value + 1e-6,
+        !exceeds(loop.value.value, limit.value, 'Ω'),
         `loop impedance ${written(loop.value.value)} Ω, ${written(limit.value)} Ω at most for ${curve}${claimedA}`,
       ]);
     else reasons.push([null, loop.ok ? 'curve of its device not known' : loop.says]);

@@ -1,5 +1,6 @@
 import type { Statement } from '../finding';
 import type { FeederAssessment } from './feeder';
+import { exceeds } from '../worked';
 
 /** What the questions and answers of the feeders come to, on the feeder each concerns. */
 export function feederFindings(feeders: readonly FeederAssessment[]): Statement[] {
@@ -45,7 +46,7 @@ function questionFindings({ questions, label, answers, proposalId }: FeederAsses
 }
 
 function loopFinding({ label, loop, loopLimit, proposalId }: FeederAssessment, about: About): Statement[] {
-  if (loop.value === null || loopLimit.value === null || loop.value <= loopLimit.value + 1e-6) return [];
+  if (loop.value === null || loopLimit.value === null || !exceeds(loop.value, loopLimit.value, 'Ω')) return [];
   return [
     {
       ...about,

@@ -3,7 +3,7 @@ import { chargerLimitA } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, type TreeNode } from '../tree/supply-tree';
-import { figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
+import { exceeds, figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
 import { currentAt, currentOf, dropOf, dropTo, loopTo } from './along';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import { largestLoopForDevice } from './fault-loop';
@@ -12,7 +12,8 @@ import { feederAnswers, type FeederAnswer } from './feeder-answers';
 import { judgeClaim, type ClaimVerdict } from './feeder-claim';
 import { found, notKnown, type Lookup } from './lookup';
 import { cableCapacity, rungsOf, type Rung } from './room';
-import { sentence, shown } from './size';
+import { sentence, shownFigure } from './size';
+import { shown } from '../rules/rounding';
 
 /** One question of an outbuilding feeder, in the order it is asked. */
 export interface FeederQuestion {
@@ -75,11 +76,11 @@ function assessFeeder(here: TreeNode, facts: CircuitFacts, ownDrops: OwnDrops): 
     capacity: capacity.ok
       ? figure(given('What the cable carries', capacity.value, 'A'))
       : unknownFigure('What the cable carries', 'A', sentence(capacity.says)),
-    dropNow: shown('Volt drop now', '%', drop(now.ok ? found(currentOf(now.value, linesAt(here, facts))) : now)),
-    dropAfter: shown('Volt drop after the work', '%', dropAfter),
-    dropFull: shown('Volt drop at full load', '%', drop(full)),
-    loop: shown('Loop impedance at its end', 'Ω', loop),
-    loopLimit: shown('Largest loop impedance', 'Ω', feederLoopLimit(here, facts)),
+    dropNow: shownFigure('Volt drop now', '%', drop(now.ok ? found(currentOf(now.value, linesAt(here, facts))) : now)),
+    dropAfter: shownFigure('Volt drop after the work', '%', dropAfter),
+    dropFull: shownFigure('Volt drop at full load', '%', drop(full)),
+    loop: shownFigure('Loop impedance at its end', 'Ω', loop),
+    loopLimit: shownFigure('Largest loop impedance', 'Ω', feederLoopLimit(here, facts)),
     proposalId: proposal?.id ?? null,
     answers: proposal
       ? feederAnswers({ here, proposal, rungs, facts, ownDrop: ownDrops.get(proposal.id) ?? null })
@@ -132,7 +133,7 @@ function questionsOf(
       id: 'cable',
       question: 'What cable, how long, laid how?',
       answer: capacity.ok
-        ? `${cable?.sizeMm2 ?? ''} mm², ${cable?.lengthM === undefined ? 'length not known' : `${cable.lengthM} m`}: carries ${written(capacity.value)} A`
+        ? `${cable?.sizeMm2 ?? ''} mm², ${cable?.lengthM === undefined ? 'length not known' : `${cable.lengthM} m`}: carries ${shown(capacity.value)} A`
         : sentence(capacity.says),
       state:
         !capacity.ok || cable?.lengthM === undefined
@@ -173,7 +174,7 @@ function asWell(here: TreeNode, rungs: readonly Rung[], proposal: Proposal, fact
   const leftA = Math.min(...bounds) - Math.max(...rung.otherA.value);
   return {
     ...about,
-    answer: `${written(Math.max(0, leftA))} A left for a charger of ${limitA} A`,
-    state: leftA + 1e-6 < limitA ? 'fails' : 'holds',
+    answer: `${shown(Math.max(0, leftA))} A left for a charger of ${limitA} A`,
+    state: exceeds(limitA, leftA) ? 'fails' : 'holds',
   };
 }

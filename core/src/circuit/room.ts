@@ -3,13 +3,14 @@ import { chargerLimitA } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, protects, towardsStreet, type TreeNode } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { currentOf, dropOf, hasRun } from './along';
 import { cableForm, cableRow } from './cable-forms';
 import { capacityOf } from './capacity';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import { found, notKnown, type Lookup } from './lookup';
 import { ownDevice } from './own-device';
+import { shown } from '../rules/rounding';
 
 /** What a node between the street and a charger has to carry besides it, and the most it may. */
 export interface Rung {
@@ -133,19 +134,19 @@ export function stoppedBy(
         return {
           ...about,
           state: 'over',
-          says: `${rung.name}: at least ${written(leastA)} A against ${rung.ratingA} A`,
+          says: `${rung.name}: at least ${shown(leastA)} A against ${rung.ratingA} A`,
         };
       open ??= { ...about, state: 'not-known', says: `${rung.name}: ${amperes.says}` };
       continue;
     }
     const most = Math.max(...amperes.value);
     if (rung.ratingA !== undefined && exceeds(most, rung.ratingA))
-      return { ...about, state: 'over', says: `${rung.name}: ${written(most)} A against ${rung.ratingA} A` };
+      return { ...about, state: 'over', says: `${rung.name}: ${shown(most)} A against ${rung.ratingA} A` };
     if (rung.cableA?.ok && exceeds(most, rung.cableA.value))
       return {
         ...about,
         state: 'over',
-        says: `${rung.name}: ${written(most)} A in a cable that carries ${written(rung.cableA.value)} A`,
+        says: `${rung.name}: ${shown(most)} A in a cable that carries ${shown(rung.cableA.value)} A`,
       };
     if (rung.cableA && !rung.cableA.ok)
       open ??= { ...about, state: 'not-known', says: `${rung.name}: ${rung.cableA.says}` };

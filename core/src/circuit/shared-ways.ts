@@ -1,11 +1,12 @@
 import { connectedLoad, supplyPhases } from '../demand/connected';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { cableForm, cableRow } from './cable-forms';
 import { stretchCapacity } from './capacity';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import type { TreeNode } from '../tree/supply-tree';
+import { partsShown, shown } from '../rules/rounding';
 
 /** Two circuits of one board that could come from one way, and why. */
 export interface SharedWay {
@@ -35,7 +36,7 @@ export function sharedWays(board: TreeNode, facts: CircuitFacts): SharedWay[] {
         {
           ids: [first.node.id, second.node.id] as const,
           deviceA,
-          why: `${nodeName(first)} and ${nodeName(second)}: ${written(a)} + ${written(b)} = ${written(a + b)} A connected, within ${deviceA} A, and both cables carry it.`,
+          why: `${nodeName(first)} and ${nodeName(second)}: ${partsShown([a, b]).join(' + ')} = ${shown(a + b)} A connected, within ${deviceA} A, and both cables carry it.`,
         },
       ];
     }),

@@ -69,8 +69,8 @@ export function judgeSize(run: Run, row: CableRow): SizeVerdict {
       'capacity',
       both(run.deviceA, capacity, (deviceA, carriesA) => !exceeds(Math.max(deviceA, run.current.lineA), carriesA)),
     ],
-    ['volt-drop', mapped(drop, (percent) => !exceeds(percent, rules.largestDropPercent.value))],
-    ['loop-impedance', both(loop, run.loopLimit, (ohm, limit) => !exceeds(ohm, limit))],
+    ['volt-drop', mapped(drop, (percent) => !exceeds(percent, rules.largestDropPercent.value, '%'))],
+    ['loop-impedance', both(loop, run.loopLimit, (ohm, limit) => !exceeds(ohm, limit, 'Ω'))],
     ['protective-conductor', conductorHolds(cpc, leastCpc)],
   ];
   const failsBy = judged.flatMap(([limit, holds]) => (holds.ok && !holds.value ? [limit] : []));
@@ -84,11 +84,11 @@ export function judgeSize(run: Run, row: CableRow): SizeVerdict {
     state: failsBy.length > 0 ? 'fails' : unknown.length > 0 ? 'not-known' : 'passes',
     failsBy,
     notKnown: unknown,
-    capacity: shown('Current-carrying capacity', 'A', capacity),
-    ownDrop: shown('Volt drop of this run', '%', own),
-    drop: shown('Volt drop from the origin', '%', drop),
-    loop: shown('Loop impedance at the far end', 'Ω', loop),
-    leastCpc: shown('Least protective conductor', 'mm²', leastCpc),
+    capacity: shownFigure('Current-carrying capacity', 'A', capacity),
+    ownDrop: shownFigure('Volt drop of this run', '%', own),
+    drop: shownFigure('Volt drop from the origin', '%', drop),
+    loop: shownFigure('Loop impedance at the far end', 'Ω', loop),
+    leastCpc: shownFigure('Least protective conductor', 'mm²', leastCpc),
     cpcMm2: cpc.ok ? (cpc.value.sizeMm2 ?? null) : null,
   };
 }
@@ -114,7 +114,7 @@ function leastConductor(run: Run, cpc: Lookup<ProtectiveConductor>, loop: Lookup
   if (!cpc.ok) return cpc;
   if (!loop.ok) return loop;
   if (!run.loopLimit.ok) return run.loopLimit;
-  if (exceeds(loop.value.value, run.loopLimit.value.value)) return notKnown('the device does not trip at once');
+  if (exceeds(loop.value.value, run.loopLimit.value.value, 'Ω')) return notKnown('the device does not trip at once');
   const faultA = run.nominalV / loop.value.value;
   const fault = reckon(
     'Earth fault current',
@@ -140,7 +140,7 @@ function conductorHolds(cpc: Lookup<ProtectiveConductor>, least: Lookup<Worked>)
   if (!cpc.ok) return cpc;
   if (!least.ok) return least;
   if (cpc.value.sizeMm2 === undefined) return notKnown('section of the armour not known');
-  return found(!exceeds(least.value.value, cpc.value.sizeMm2));
+  return found(!exceeds(least.value.value, cpc.value.sizeMm2, 'mm²'));
 }
 
 function together(label: string, unit: Unit, before: Lookup<Worked>, own: Lookup<Worked>): Lookup<Worked> {
@@ -160,7 +160,7 @@ function both(a: Lookup<Worked>, b: Lookup<Worked>, holds: (a: number, b: number
 }
 
 /** A value looked up, as a figure; where there is none, one that says why. */
-export function shown(label: string, unit: Unit, of: Lookup<Worked>): Figure {
+export function shownFigure(label: string, unit: Unit, of: Lookup<Worked>): Figure {
   return of.ok ? figure(of.value, 'exact', undefined, label) : unknownFigure(label, unit, sentence(of.says));
 }
 

@@ -2,10 +2,11 @@ import type { Statement } from '../finding';
 import type { RulePack } from '../rules/rule-pack';
 import type { Survey } from '../survey/survey';
 import type { Basis, ListBasis, Phase } from '../survey/words';
-import { exceeds, sum, written, type Worked } from '../worked';
+import { exceeds, sum, type Worked } from '../worked';
 import type { Connected } from './connected';
 import { basisGap, type PhaseDemand } from './maximum-demand';
 import type { MeasuredDemand } from './measured/verdict';
+import { shown } from '../rules/rounding';
 
 /** Demand per phase of a list of loads. */
 export type Reckon = (loads: readonly Connected[]) => readonly PhaseDemand[];
@@ -57,7 +58,7 @@ export function declaredDemand(
         grade: 'act',
         on: 'demand',
         station: 'loads',
-        title: `Maximum demand by ${basis} is ${written(own.value)} A, but ${written(seen.value)} A was seen to flow. What was seen is used.`,
+        title: `Maximum demand by ${basis} is ${shown(own.value)} A, but ${shown(seen.value)} A was seen to flow. What was seen is used.`,
         remedy: 'Something is missing from the list, or something unusual ran while it was measured: find out which.',
         askOf: 'surveyor',
         field: 'declaration.basis',

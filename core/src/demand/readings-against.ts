@@ -3,8 +3,9 @@ import type { Statement } from '../finding';
 import type { Survey } from '../survey/survey';
 import type { Phase } from '../survey/words';
 import type { SupplyTree } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { clampReadings } from './measured/seen';
+import { shown } from '../rules/rounding';
 
 /** A clamp reading of one part of the supply that is more than everything listed there comes to. */
 export function readingAgainstDemand(survey: Survey, tree: SupplyTree, nodes: readonly NodeAssessment[]): Statement[] {
@@ -24,7 +25,7 @@ export function readingAgainstDemand(survey: Survey, tree: SupplyTree, nodes: re
         on: 'demand',
         station: 'loads',
         subjectId: id,
-        title: `${here.label}: ${written(value)} A was read there, and what is listed comes to ${written(mostA)} A.`,
+        title: `${here.label}: ${shown(value)} A was read there, and what is listed comes to ${shown(mostA)} A.`,
         remedy: 'Something that hangs there is missing from the list, or listed elsewhere: find it.',
         askOf: 'surveyor',
         field: 'readings.value',

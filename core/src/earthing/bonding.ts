@@ -103,7 +103,7 @@ function verdictOf(service: BondedService, leastMm2: number | undefined, pack: R
   if (service.bonded === 'no') return { ...about, state: need === 'needed' ? 'fails' : 'not-known' };
   if (need === 'not-known' || service.bonded !== 'yes' || service.sizeMm2 === undefined || leastMm2 === undefined)
     return { ...about, state: 'not-known' };
-  return { ...about, state: exceeds(leastMm2, service.sizeMm2) ? 'fails' : 'holds' };
+  return { ...about, state: exceeds(leastMm2, service.sizeMm2, 'mm²') ? 'fails' : 'holds' };
 }
 
 /** Whether a service can bring in a potential: by what it is made of where it enters, unless it was measured. */
@@ -114,7 +114,7 @@ export function needOf(
   const { value: limit } = earthing.extraneousUpToKOhm;
   if (incoming === 'not-there') return { need: 'not-needed', why: 'there is none' };
   if (resistanceKOhm !== undefined)
-    return exceeds(resistanceKOhm, limit)
+    return exceeds(resistanceKOhm, limit, 'Ω')
       ? { need: 'not-needed', why: `${resistanceKOhm} kΩ to earth, above ${limit} kΩ: it brings nothing in` }
       : { need: 'needed', why: `${resistanceKOhm} kΩ to earth, not above ${limit} kΩ: it can bring a potential in` };
   if (incoming === 'plastic')

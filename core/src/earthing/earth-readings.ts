@@ -48,7 +48,7 @@ function aboveDeclared(survey: Survey, pack: RulePack): Statement | null {
   if (arrangement !== 'tn-c-s' && arrangement !== 'tn-s') return null;
   const { value, source } = pack.earthing.largestZeOhm;
   const limit = value[arrangement];
-  if (zeOhm === undefined || !exceeds(zeOhm, limit)) return null;
+  if (zeOhm === undefined || !exceeds(zeOhm, limit, 'Ω')) return null;
   return {
     id: 'ze-above-declared',
     grade: 'act',
@@ -65,7 +65,7 @@ function aboveDeclared(survey: Survey, pack: RulePack): Statement | null {
 export const tooLowForTt: Judge = (survey, pack) => {
   const zeOhm = highestZe(survey);
   const declared = pack.earthing.largestZeOhm.value['tn-s'];
-  if (survey.earthing.arrangement !== 'tt' || zeOhm === undefined || exceeds(zeOhm, declared)) return null;
+  if (survey.earthing.arrangement !== 'tt' || zeOhm === undefined || exceeds(zeOhm, declared, 'Ω')) return null;
   return {
     title: `A loop of ${zeOhm} Ω is very low for TT.`,
     remedy: 'See whether the earthing conductor also goes to the supply, or a bonded pipe was still connected.',
@@ -79,7 +79,7 @@ function electrode(survey: Survey, pack: RulePack): Statement | null {
   if (electrodeOhm === undefined) return null;
   const residual = survey.supply.nodes.flatMap(({ residualMa }) => residualMa ?? []);
   const limit = residual.length > 0 ? largestLoopForRcd(pack.circuit, Math.max(...residual)) : undefined;
-  if (limit && exceeds(electrodeOhm, limit.value))
+  if (limit && exceeds(electrodeOhm, limit.value, 'Ω'))
     return {
       id: 'electrode-above-rcd-limit',
       grade: 'act',
@@ -90,7 +90,7 @@ function electrode(survey: Survey, pack: RulePack): Statement | null {
       source: pack.circuit.touchLimitV.source,
       working: limit.steps(),
     };
-  if (!exceeds(electrodeOhm, unstable)) return null;
+  if (!exceeds(electrodeOhm, unstable, 'Ω')) return null;
   return {
     id: 'electrode-unstable',
     grade: 'act',

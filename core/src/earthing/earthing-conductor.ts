@@ -41,7 +41,8 @@ export function assessEarthingConductor(
         );
   const smaller = table && equation ? (equation.value < table.value ? equation : table) : (table ?? equation);
   const bonding = arrangement === 'tn-c-s' ? bondingSize(survey, tree, fuse, pack) : undefined;
-  const least = smaller && bonding?.worked && exceeds(bonding.worked.value, smaller.value) ? bonding.worked : smaller;
+  const least =
+    smaller && bonding?.worked && exceeds(bonding.worked.value, smaller.value, 'mm²') ? bonding.worked : smaller;
   const why = 'The size of the tails is not known.';
   return {
     byTable: table ? figure(table) : unknownFigure('Earthing conductor by the table', 'mm²', why),
@@ -52,7 +53,7 @@ export function assessEarthingConductor(
       ? figure(least, 'exact', undefined, 'Least earthing conductor')
       : unknownFigure('Least earthing conductor', 'mm²', why),
     recordedMm2: sizeMm2 ?? null,
-    holds: least && sizeMm2 !== undefined ? !exceeds(least.value, sizeMm2) : null,
+    holds: least && sizeMm2 !== undefined ? !exceeds(least.value, sizeMm2, 'mm²') : null,
   };
 }
 

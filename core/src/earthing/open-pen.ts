@@ -8,6 +8,7 @@ import type { Survey } from '../survey/survey';
 import { OPEN_PEN_METHODS, type OpenPenMethod } from '../survey/words';
 import { exceeds, figure, unknownFigure, written, type Figure } from '../worked';
 import { largestElectrode, touchVoltage } from './touch-voltage';
+import { shown } from '../rules/rounding';
 
 /** The four ways as people name them. */
 export const OPEN_PEN_NAMES: Readonly<Record<OpenPenMethod, string>> = {
@@ -153,7 +154,7 @@ function island({ proposal, pack }: Case): Verdict {
   if (pen?.islandClear === 'no')
     return { state: 'does-not', reasons: ['Its electrode lies near buried metal bonded to the supply’s earth.'] };
   const electrodeOhm = mine?.electrodeOhm ?? pen?.electrodeOhm;
-  if (electrodeOhm !== undefined && exceeds(electrodeOhm, Math.min(unstable, limit)))
+  if (electrodeOhm !== undefined && exceeds(electrodeOhm, Math.min(unstable, limit), 'Ω'))
     return {
       state: 'does-not',
       reasons: [`An electrode of ${electrodeOhm} Ω is above ${Math.min(unstable, limit)} Ω.`],
@@ -171,12 +172,12 @@ function lowElectrode({ survey, pack, loadA, electrodeOhm }: Case): Verdict {
   const { touchV } = pack.earthing.pen.value;
   if (loadA === null) return { state: 'not-known', reasons: ['The demand after the work is not known.'] };
   const most = largestElectrode(loadA, pack).value;
-  const rule = `At ${written(loadA)} A the electrode may have ${written(most)} Ω at most to stay within ${touchV} V.`;
+  const rule = `At ${shown(loadA)} A the electrode may have ${written(most)} Ω at most to stay within ${touchV} V.`;
   const three =
     survey.supply.phases === 3 ? ['Reckoned as if the fullest phase stood alone, the worst of three phases.'] : [];
   if (electrodeOhm === null)
     return { state: 'not-known', reasons: [rule, 'Rarely practical: a single rod has tens of ohms.', ...three] };
-  if (exceeds(electrodeOhm, most))
+  if (exceeds(electrodeOhm, most, 'Ω'))
     return {
       state: 'does-not',
       reasons: [`${electrodeOhm} Ω gives ${written(touchVoltage(electrodeOhm, loadA, pack))} V. ${rule}`, ...three],

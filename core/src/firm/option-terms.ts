@@ -1,7 +1,8 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, ValidateNested } from 'class-validator';
 import type { RulePack } from '../rules/rule-pack';
-import { Count, Text } from '../survey/fields';
+import { Count, Part, Text } from '../survey/fields';
+import { FirmContact } from './contact';
 import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/option-words';
 
 /** What one option costs and how long it takes, as a firm has found. */
@@ -30,6 +31,8 @@ export class FirmTerms {
   @ValidateNested({ each: true, message: 'an object' })
   @Type(() => FirmBandWords)
   bands: FirmBandWords[] = [];
+  /** What packs and letters are written under. */
+  @Part(() => FirmContact) contact?: FirmContact;
 }
 
 /** The rule pack with a firm's own terms laid over it. A wait that ends before it begins is put in order. */

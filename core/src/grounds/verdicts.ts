@@ -13,9 +13,10 @@ import type { Survey } from '../survey/survey';
 import type { Basis } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
 import { towardsStreet, type SupplyTree } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { verdictOf, type Ground, type Verdict } from './verdict';
 import { VERDICT_IDS, type VerdictId } from './verdict-ids';
+import { shown } from '../rules/rounding';
 
 /** Everything reckoned and everything found: what the verdicts are read off. */
 export interface VerdictFacts {
@@ -55,7 +56,7 @@ const RESTS: Readonly<Record<Exclude<VerdictId, 'limiter'>, Rests>> = {
     const open = Object.values(after).find(({ value, bound }) => value === null || bound === 'at-least');
     if (open) return [{ id: 'demand-incomplete', says: open.why ?? 'something is missing from it', state: 'open' }];
     const most = Math.max(0, ...Object.values(after).map(({ value }) => value ?? 0));
-    return [met('demand-complete', `${written(most)} A after the work, by ${basis}`)];
+    return [met('demand-complete', `${shown(most)} A after the work, by ${basis}`)];
   },
   nodes: nodeGrounds,
   earthing: ({ survey }) =>
@@ -138,7 +139,7 @@ function nodeGrounds({ nodes, survey, tree, fuses, limiter }: VerdictFacts): Gro
         ];
       return exceeds(0, least)
         ? []
-        : [met('node', `${label}: ${written(least)} A left of ${ratingA} A`, { subjectId: id })];
+        : [met('node', `${label}: ${shown(least)} A left of ${ratingA} A`, { subjectId: id })];
     });
   return judged.length > 0 ? judged : [{ id: 'node', says: 'no part of the supply has a rating', state: 'open' }];
 }
@@ -159,7 +160,7 @@ function generationGrounds({ survey, pack }: VerdictFacts): Ground[] | null {
   if (sources.length === 0) return chargers ? [met('no-export', 'nothing new sends power back')] : null;
   const { value: limit } = pack.notifyExportUpToA;
   const { atLeastA, amperes, parts } = exportTotal(survey);
-  const says = `${parts}: ${written(atLeastA)} A on the fullest phase, ${limit} A at most to notify after`;
+  const says = `${parts}: ${shown(atLeastA)} A on the fullest phase, ${limit} A at most to notify after`;
   if (exceeds(atLeastA, limit)) return [{ id: 'capacity', says, state: 'failed' }];
   if (amperes === null) return [{ id: 'capacity', says: parts, state: 'open' }];
   return [met('capacity', says)];

@@ -17,6 +17,7 @@ import {
   type Worked,
 } from '../worked';
 import { loopVerdict } from './loop-status';
+import { shown } from '../rules/rounding';
 
 /** The demand of every property on one service cable, against what the cable may carry. */
 export interface SharedService {
@@ -101,7 +102,7 @@ export function sharedServiceFindings(shared: SharedService | null): Statement[]
       grade: 'act',
       on: 'loop',
       station: 'loop',
-      title: `Both properties together: ${written(-over.value)} A over the shared service’s ${shared.rating.value} A${
+      title: `Both properties together: ${shown(-over.value)} A over the shared service’s ${shared.rating.value} A${
         shared.neighbourAssumed ? ', the neighbour’s demand assumed' : ''
       }.`,
       remedy: 'Nothing is added until the service is un-looped or the operator has agreed.',

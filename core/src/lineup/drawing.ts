@@ -1,3 +1,4 @@
+import { fixed } from '../rules/rounding';
 import { EVIDENCE } from '../survey/words';
 import type { Lineup, LineupRow } from './layout';
 import { SYMBOLS } from './symbols';
@@ -282,11 +283,11 @@ function weakestFlag(right: number, top: number): Mark[] {
 }
 
 function amperes(value: number): string {
-  return `${value.toFixed(1)} A`;
+  return `${fixed(value, 1)} A`;
 }
 
 function bare(value: number | null): string {
-  return value === null ? '?' : value.toFixed(1);
+  return value === null ? '?' : fixed(value, 1);
 }
 
 function text(

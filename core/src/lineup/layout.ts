@@ -5,6 +5,7 @@ import type { Evidence, NodeKind, Phase } from '../survey/words';
 import type { Survey } from '../survey/survey';
 import { findingsOn } from './findings-on';
 import { phaseAt, supplyTree, type TreeNode } from '../tree/supply-tree';
+import { exceeds } from '../worked';
 
 /** What one phase carries at a node, for its bar. */
 export interface PhaseBar {
@@ -100,7 +101,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       headroomA: empty ? null : headroomA,
       empty,
       weakest: assessment.weakest?.nodeId === node.id,
-      over: headroomA !== null && headroomA < -1e-6,
+      over: headroomA !== null && exceeds(0, headroomA),
       cable: cableWords(node),
       loads: counts.loads.get(node.id) ?? 0,
       equipment: counts.equipment.get(node.id) ?? 0,

@@ -1,4 +1,5 @@
 import type { Lineup, LineupRow } from './layout';
+import { exceeds } from '../worked';
 
 /** What flows at one node in one way of running the charger, line by line, and what that leaves. */
 export interface NodeFlowUnder {
@@ -17,7 +18,7 @@ export function lineupUnder(lineup: Lineup, flows: readonly NodeFlowUnder[]): Li
     if (!flow) return { ...row, weakest: false };
     const { flowsA, leftA } = flow;
     const most = flowsA.length === 0 ? null : Math.max(...flowsA);
-    const over = leftA !== null && leftA < -1e-6;
+    const over = leftA !== null && exceeds(0, leftA);
     return {
       ...row,
       bars: row.bars.map((bar, at) => ({

@@ -4,8 +4,9 @@ import type { Survey } from '../survey/survey';
 import { COMMISSIONING_STEPS, NODE_NAMES, type CommissioningStepId, type Phase } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { chargerLimitA } from './limiter';
+import { shown } from '../rules/rounding';
 
 /** One step of commissioning a limiter, judged from what was seen. */
 export interface CommissioningStep {
@@ -121,14 +122,14 @@ const JUDGES: Readonly<
 > = {
   reading: (_place, { knownLoadA, readingRoseA }, _proposal, pack) => {
     if (readingRoseA !== undefined && readingRoseA < 0)
-      return fails(`it fell by ${written(-readingRoseA)} A: the clamp is reversed`);
+      return fails(`it fell by ${shown(-readingRoseA)} A: the clamp is reversed`);
     if (readingRoseA === 0) return fails('it did not move: the clamp does not see the load');
     if (knownLoadA === undefined || readingRoseA === undefined) return NOT_RECORDED;
-    const says = `${written(knownLoadA)} A on, the reading rose by ${written(readingRoseA)} A`;
+    const says = `${shown(knownLoadA)} A on, the reading rose by ${shown(readingRoseA)} A`;
     if (exceeds(Math.abs(readingRoseA - knownLoadA), tolerance(knownLoadA, pack))) return fails(says);
     const { value: leastA } = pack.commissioningLeastA;
     return exceeds(leastA, knownLoadA)
-      ? { state: 'not-known', says: `${says}: too small a load to tell, ${written(leastA)} A or more are needed` }
+      ? { state: 'not-known', says: `${says}: too small a load to tell, ${shown(leastA)} A or more are needed` }
       : { state: 'holds', says };
   },
   'gives-way': ({ setPointA }, { heldAtA, chargerThenA }, proposal, pack) => {
@@ -140,40 +141,40 @@ const JUDGES: Readonly<
     if (far)
       return {
         state: 'not-known',
-        says: `held at ${written(heldAtA)} A, far under the set-point of ${written(setPointA)} A: put more load on`,
+        says: `held at ${shown(heldAtA)} A, far under the set-point of ${shown(setPointA)} A: put more load on`,
       };
-    if (atFull) return fails(`the charger still drew ${written(chargerThenA)} A: it did not give way`);
+    if (atFull) return fails(`the charger still drew ${shown(chargerThenA)} A: it did not give way`);
     if (heldAtA !== undefined && setPointA !== undefined && exceeds(heldAtA, setPointA + tolerance(setPointA, pack)))
       return chargerThenA === 0
         ? {
             state: 'not-known',
-            says: `${written(heldAtA)} A with the charger stopped: the rest alone is over the set-point`,
+            says: `${shown(heldAtA)} A with the charger stopped: the rest alone is over the set-point`,
           }
-        : fails(`held at ${written(heldAtA)} A for a set-point of ${written(setPointA)} A`);
+        : fails(`held at ${shown(heldAtA)} A for a set-point of ${shown(setPointA)} A`);
     if (heldAtA === undefined || chargerThenA === undefined || setPointA === undefined || limitA === null)
       return NOT_RECORDED;
     return {
       state: 'holds',
-      says: `held at ${written(heldAtA)} A for a set-point of ${written(setPointA)} A, charger at ${written(chargerThenA)} A`,
+      says: `held at ${shown(heldAtA)} A for a set-point of ${shown(setPointA)} A, charger at ${shown(chargerThenA)} A`,
     };
   },
   'clamp-pulled': (_place, { pulledA }, { limiter: { failSafeA } }) => {
     if (pulledA === undefined || failSafeA === undefined) return NOT_RECORDED;
-    const says = `it went to ${written(pulledA)} A, fail-safe ${written(failSafeA)} A`;
+    const says = `it went to ${shown(pulledA)} A, fail-safe ${shown(failSafeA)} A`;
     return exceeds(pulledA, failSafeA + 0.5) ? fails(says) : { state: 'holds', says };
   },
   settings: ({ setPointA, id }, { setPointSetA }, { limiter: { failSafeA, test } }) => {
     const failSafeSetA = test?.failSafeSetA;
     if (setPointSetA !== undefined && setPointA !== undefined && exceeds(setPointSetA, setPointA))
-      return fails(`set-point ${written(setPointSetA)} A, ${written(setPointA)} A was worked out`);
+      return fails(`set-point ${shown(setPointSetA)} A, ${shown(setPointA)} A was worked out`);
     // The fail-safe is the charger's, and said once.
     if (id === null && failSafeSetA !== undefined && failSafeA !== undefined && exceeds(failSafeSetA, failSafeA))
-      return fails(`fail-safe ${written(failSafeSetA)} A, ${written(failSafeA)} A was worked out`);
+      return fails(`fail-safe ${shown(failSafeSetA)} A, ${shown(failSafeA)} A was worked out`);
     if (setPointSetA === undefined || setPointA === undefined) return NOT_RECORDED;
-    const set = `set-point ${written(setPointSetA)} A of ${written(setPointA)} A`;
+    const set = `set-point ${shown(setPointSetA)} A of ${shown(setPointA)} A`;
     if (id !== null) return { state: 'holds', says: set };
     if (failSafeSetA === undefined || failSafeA === undefined) return NOT_RECORDED;
-    return { state: 'holds', says: `${set}, fail-safe ${written(failSafeSetA)} A of ${written(failSafeA)} A` };
+    return { state: 'holds', says: `${set}, fail-safe ${shown(failSafeSetA)} A of ${shown(failSafeA)} A` };
   },
 };
 

@@ -1,8 +1,9 @@
 import type { PerPhase } from '../assessment';
 import type { MomentMean } from '../demand/measured/seen';
 import type { Phase } from '../survey/words';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { warmed } from './fuse-warming';
+import { shown } from '../rules/rounding';
 
 /** What a node carries for a shorter time than the half hour its demand is of, and how warm that makes what protects it. */
 export interface Moment {
@@ -42,5 +43,5 @@ export function momentsAt(
 /** A moment in a sentence. */
 export function momentWords({ minutes, currentA, warmedA, within }: Moment): string {
   const time = minutes === 1 ? '1 minute' : `${minutes} minutes`;
-  return `${written(currentA)} A for ${time} warms it as ${written(warmedA)} A would: ${within ? 'within' : 'over'} its rating.`;
+  return `${shown(currentA)} A for ${time} warms it as ${shown(warmedA)} A would: ${within ? 'within' : 'over'} its rating.`;
 }

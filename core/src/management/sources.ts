@@ -5,7 +5,8 @@ import type { Survey } from '../survey/survey';
 import { GENERATION_NAMES, NODE_NAMES, type Phase } from '../survey/words';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, phaseAt, protects, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
+import { shown } from '../rules/rounding';
 
 /** Generation or storage, where it feeds in and how much it may give on each of its lines. */
 export interface Source {
@@ -77,7 +78,7 @@ export function sourceFindings(survey: Survey, tree: SupplyTree): Statement[] {
         grade: 'act',
         on: 'nodes',
         station: 'line-up',
-        title: `${board.node.label ?? NODE_NAMES.board}: ${written(inA)} A from the supply and ${written(worst)} A from generation may meet on a board rated ${written(ratingA)} A.`,
+        title: `${board.node.label ?? NODE_NAMES.board}: ${shown(inA)} A from the supply and ${shown(worst)} A from generation may meet on a board rated ${shown(ratingA)} A.`,
         remedy: 'A board rated for both together, a smaller device before it, or the generation connected elsewhere.',
         subjectId: board.node.id,
         source: 'BS 7671 section 551',

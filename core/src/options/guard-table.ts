@@ -6,7 +6,8 @@ import type { RulePack } from '../rules/rule-pack';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
+import { shown } from '../rules/rounding';
 
 /** What one node has left, in amperes, in one way of running the charger; negative is over, null is not known. */
 export interface GuardCell {
@@ -61,7 +62,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
       return cellOf(
         amperes.value,
         rung.ratingA,
-        `${written(most - onIt)} A of everything else${onIt > 0 ? ` + ${written(onIt)} A` : ''}`,
+        `${shown(most - onIt)} A of everything else${onIt > 0 ? ` + ${shown(onIt)} A` : ''}`,
       );
     });
     return {
@@ -129,15 +130,15 @@ function unknownCell(says: string): GuardCell {
 function lowerBound(flowsA: readonly number[] | null, ratingA: number | undefined, says: string): GuardCell {
   const most = Math.max(0, ...(flowsA ?? []));
   if (!flowsA || ratingA === undefined || !exceeds(most, ratingA)) return unknownCell(says);
-  return { leftA: ratingA - most, flowsA, says: `at least ${written(most)} A on ${written(ratingA)} A; ${says}` };
+  return { leftA: ratingA - most, flowsA, says: `at least ${shown(most)} A on ${shown(ratingA)} A; ${says}` };
 }
 
 function cellOf(flowsA: readonly number[], ratingA: number | undefined, from: string): GuardCell {
   const most = Math.max(...flowsA);
-  const total = from.includes('=') ? from : `${from} = ${written(most)} A`;
+  const total = from.includes('=') ? from : `${from} = ${shown(most)} A`;
   return ratingA === undefined
     ? { leftA: null, flowsA, says: `${total}; its rating is not known` }
-    : { leftA: ratingA - most, flowsA, says: `${total} on ${written(ratingA)} A` };
+    : { leftA: ratingA - most, flowsA, says: `${total} on ${shown(ratingA)} A` };
 }
 
 /** One node over its rating fails them all; one nobody has a rating or a demand for, or a fuse nobody has confirmed, leaves it open. */

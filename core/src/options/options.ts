@@ -6,7 +6,7 @@ import type { RulePack } from '../rules/rule-pack';
 import { COST_BANDS, type OptionKind } from '../survey/option-words';
 import { isCharger } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
-import { written } from '../worked';
+import {} from '../worked';
 import { chargingTime, type ChargingTime } from './charging-time';
 import { charging } from './charging-current';
 import type { Draft } from './draft';
@@ -15,6 +15,8 @@ import { fixedLimit, managed, unlimited } from './limits';
 import type { Option } from './option';
 import { inOrder } from './order';
 import { structures } from './structures';
+import { shown } from '../rules/rounding';
+import { exceeds } from '../worked';
 
 interface Judged {
   readonly draft: Draft;
@@ -152,5 +154,5 @@ function chargingOf({ survey, kind, takes }: Draft, assessment: Assessment, pack
 }
 
 function weakestWords(label: string, headroomA: number): string {
-  return `${label}, ${written(Math.abs(headroomA))} A ${headroomA < -1e-6 ? 'over' : 'left'}`;
+  return `${label}, ${shown(Math.abs(headroomA))} A ${exceeds(0, headroomA) ? 'over' : 'left'}`;
 }

@@ -59,9 +59,14 @@ describe('what a pack says', () => {
   it('prints a limiter with its setting, clamp and fail-safe', () => {
     const limiter = { kind: 'clamp', setPointA: 50, failSafeA: 6, clampNodeId: 'meter' };
     const content = composed(withCharger({ ratedA: 32, limiter }));
-    expect(row(content, 'New equipment', 'Managed by clamp: set-point')?.value).toBe('50 A');
+    expect(row(content, 'New equipment', 'Managed by clamp')).toMatchObject({ value: 'Meter', note: 'set-point 50 A' });
     expect(row(content, 'New equipment', 'Fail-safe current')?.value).toBe('6 A');
-    expect(row(content, 'New equipment', 'Clamp on')?.value).toBe('Meter');
+    // Before the meter it is known not to hold: what it would keep the demand to is not said.
+    expect(row(content, 'Maximum demand', 'After the work, managed')).toBeUndefined();
+    const two = composed(
+      withCharger({ ratedA: 32, limiter: { ...limiter, moreClamps: [{ id: 'm', nodeId: 'board', setPointA: 20 }] } }),
+    );
+    expect(row(two, 'New equipment', 'Clamp 2 of 2')).toMatchObject({ value: 'Board', note: 'set-point 20 A' });
   });
 
   it('speaks of open PEN only where the earth may come from the supply’s neutral', () => {

@@ -4,6 +4,7 @@ import { answerWords } from '../grounds/verdict';
 import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
+import type { FirmContact } from '../firm/contact';
 import type { RulePack } from '../rules/rule-pack';
 import type { Measurement } from '../survey/measurement';
 import { isUpgradeOnly } from '../survey/proposal';
@@ -17,10 +18,11 @@ import { earthingSection } from './earthing-section';
 import { equipmentSection, requestSection } from './equipment-sections';
 import { changesSince, type PackChange } from './changes';
 import { missingItems, type Missing } from './missing';
+import { noticeWords } from './notice';
 import { packPhotos, type PackPhoto } from './photos';
 import type { Signature } from './signature';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
-import { readingsSection, supplySection } from './supply-sections';
+import { readingsSection, supplySection, thereSection } from './supply-sections';
 import { verdictSection } from './verdict-section';
 
 /** Who signs, for which firm, and when. */
@@ -28,8 +30,12 @@ export interface SignedBy {
   readonly firm: string;
   readonly name: string;
   readonly registration: string;
+  /** Where the firm is answered, as far as it has set that. */
+  readonly contact?: FirmContact;
   /** ISO date and time. */
   readonly at: string;
+  /** The day it was commissioned, where it was before it is signed. */
+  readonly commissionedOn?: string;
   /** Why it is signed although something is missing. */
   readonly reason?: string;
   /** Why each thing that touches safety is answered for although it is open or wrong. */
@@ -86,7 +92,7 @@ export function composePack(
   const sections = sectionsOf(survey, assessment, pack, signedBy);
   return {
     title: isUpgradeOnly(survey) && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
-    purpose: purposeOf(route.way, pack),
+    purpose: purposeOf(route.way, pack, signedBy),
     sections,
     lineup: lineupOf(survey, assessment),
     photos: packPhotos(survey),
@@ -94,7 +100,7 @@ export function composePack(
       supply.rating,
       ...figuresOf(demand.before),
       ...figuresOf(demand.afterUnmanaged),
-      ...(demand.limiter.kind === 'clamp' && demand.limiter.holds === true ? figuresOf(demand.afterManaged) : []),
+      ...(isManaged(demand) ? figuresOf(demand.afterManaged) : []),
       ...figuresOf(demand.headroom).map(lastStep),
       demand.afterKva,
       ...assessment.circuits.flatMap(circuitWorkings),
@@ -118,6 +124,7 @@ function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, sign
 export function factSections(survey: Survey, assessment: Assessment, pack: RulePack): Section[] {
   return [
     siteSection(survey),
+    thereSection(survey),
     supplySection(survey, assessment),
     earthingSection(survey, assessment),
     readingsSection(survey),
@@ -148,11 +155,12 @@ function answeredSection({ name, answers = [] }: SignedBy): Section {
   };
 }
 
-function purposeOf(way: RouteWay, pack: RulePack): string {
+function purposeOf(way: RouteWay, pack: RulePack, { commissionedOn, at }: SignedBy): string {
   if (way === 'hold')
     return `Keep clear. The operator’s emergency line is ${pack.emergencyNumber.value}. This is not an application.`;
   if (way === 'ask-then-fit')
     return `The equipment below will not be connected until the network operator has replied (usually within ${pack.replyWorkingDays.value} working days).`;
+  if (commissionedOn !== undefined) return noticeWords(commissionedOn, at.slice(0, 10), pack);
   return `To be sent to the network operator within ${pack.noticeWithinDays.value} days of commissioning.`;
 }
 
@@ -187,10 +195,17 @@ function siteSection({ place }: Survey): Section {
   };
 }
 
-function installerSection({ firm, name, registration }: SignedBy): Section {
+function installerSection({ firm, name, registration, contact = {} }: SignedBy): Section {
   return {
     title: 'Installer',
-    rows: [row('Firm', firm), row('Signed for by', name), row('Registration', registration)],
+    rows: [
+      row('Firm', firm),
+      row('Address', contact.address),
+      row('Telephone', contact.telephone),
+      row('E-mail', contact.email),
+      row('Signed for by', name),
+      row('Registration', registration),
+    ],
   };
 }
 
@@ -205,8 +220,13 @@ function demandSection(survey: Survey, { demand }: Assessment): Section {
         [reason, declaredBy && `declared by ${declaredBy}`].filter(Boolean).join('; '),
       ),
       row('Before the work', phasesText(demand.before), figureText(demand.beforeKva)),
-      row('After the work, unmanaged', phasesText(demand.afterUnmanaged)),
-      row('After the work, managed', phasesText(demand.afterManaged), figureText(demand.afterKva)),
+      // What a limiter keeps it to is said only where one is known to.
+      ...(isManaged(demand)
+        ? [
+            row('After the work, unmanaged', phasesText(demand.afterUnmanaged)),
+            row('After the work, managed', phasesText(demand.afterManaged), figureText(demand.afterKva)),
+          ]
+        : [row('After the work, unmanaged', phasesText(demand.afterUnmanaged), figureText(demand.afterKva))]),
       row('Headroom', phasesText(demand.headroom)),
       row('By circuits', phasesText(demand.byCircuits)),
       row('By appliances', phasesText(demand.byAppliances)),
@@ -214,6 +234,11 @@ function demandSection(survey: Survey, { demand }: Assessment): Section {
       ...survey.measurements.map(measuredRow),
     ],
   };
+}
+
+/** Whether a clamp is known to keep the demand to less than what everything at once takes. */
+export function isManaged({ limiter }: Pick<Assessment['demand'], 'limiter'>): boolean {
+  return limiter.kind === 'clamp' && limiter.holds === true;
 }
 
 /** Loads nobody has confirmed, said where the demand that rests on them stands. */

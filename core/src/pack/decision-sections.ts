@@ -2,6 +2,7 @@ import type { Assessment } from '../assessment';
 import { commissioningBegun, commissioningSteps } from '../management/commissioning';
 import type { RulePack } from '../rules/rule-pack';
 import { OPTION_NAMES, PRIORITY_NAMES } from '../survey/option-words';
+import { equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import type { TrialSpread } from '../survey/trial';
@@ -19,7 +20,7 @@ export function commissioningSections(proposal: Proposal, survey: Survey, pack: 
   const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
   return [
     {
-      title: `Limiter commissioned: ${proposal.label ?? 'vehicle charger'}`,
+      title: `Limiter commissioned: ${equipmentName(proposal)}`,
       rows: [
         ...commissioningSteps(proposal, survey, pack).map(({ title, state, says, overLink }) =>
           row(
@@ -60,7 +61,7 @@ export function trialSections(proposal: Proposal, survey: Survey, assessment: As
   const fresh = stillTrue(record, plan);
   return [
     {
-      title: `Trial, indicative: ${proposal.label ?? 'vehicle charger'}`,
+      title: `Trial, indicative: ${equipmentName(proposal)}`,
       rows: [
         row(
           'Played',

@@ -4,21 +4,25 @@ import { exportTotal } from '../route/export';
 import { HARMONICS_NAMES, isCharger, isGeneration, KIND_NAMES } from '../survey/kinds';
 import { isUpgradeOnly, type Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
+import type { SupplyNode } from '../survey/supply';
 import { NODE_NAMES, type Answer } from '../survey/words';
-import { written } from '../worked';
+import { nodeOf } from '../tree/sets-below';
+import { phaseAt, supplyTree } from '../tree/supply-tree';
+import {} from '../worked';
 import { openPenRows } from './earthing-section';
 import { NOT_KNOWN, row, type Row, type Section } from './rows';
+import { shown } from '../rules/rounding';
 
 const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
 
 /** One piece of new equipment: its plate, what operators ask of its kind, how it is limited. */
 export function equipmentSection(
   proposal: Proposal,
-  { earthing, supply }: Survey,
+  survey: Survey,
   { earthing: assessed, demand }: Assessment,
 ): Section {
+  const { earthing, supply } = survey;
   const { limiter } = proposal;
-  const clampNode = supply.nodes.find(({ id }) => id === limiter.clampNodeId);
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return {
     title: `New equipment: ${proposal.label ?? KIND_NAMES[proposal.kind].toLowerCase()}`,
@@ -28,7 +32,7 @@ export function equipmentSection(
       row(
         'Rated current',
         amperes(proposal.ratedA),
-        proposal.phases === 3 ? 'on each of three phases' : 'single-phase',
+        proposal.phases === 3 ? 'on each of three phases' : lineWords(proposal, survey),
       ),
       row(
         'On the type-tested register',
@@ -47,15 +51,43 @@ export function equipmentSection(
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
       ...(limiter.kind === 'clamp'
         ? [
-            row('Managed by clamp: set-point', amperes(limiter.setPointA)),
+            ...clampsOf(proposal, supply.nodes).map(({ name, setPointA }, at, all) =>
+              row(
+                all.length > 1 ? `Clamp ${at + 1} of ${all.length}` : 'Managed by clamp',
+                name,
+                `set-point ${amperes(setPointA) ?? NOT_KNOWN}`,
+              ),
+            ),
             row('Fail-safe current', amperes(limiter.failSafeA)),
-            row('Clamp on', clampNode && (clampNode.label ?? NODE_NAMES[clampNode.kind])),
             row('Keeps the supply within its rating', answerWords(demand.limiter.holds), demand.limiter.why),
             ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
           ]
         : []),
     ],
   };
+}
+
+/** Every clamp of a limiter by the part it sits on, with what it is held to; the name is left out where it is not known. */
+export function clampsOf(
+  { limiter }: Proposal,
+  nodes: readonly SupplyNode[],
+): {
+  readonly name: string | undefined;
+  readonly nodeId: string | undefined;
+  readonly setPointA: number | undefined;
+}[] {
+  if (limiter.kind !== 'clamp') return [];
+  return [{ nodeId: limiter.clampNodeId, setPointA: limiter.setPointA }, ...(limiter.moreClamps ?? [])].map((clamp) => {
+    const node = nodes.find(({ id }) => id === clamp.nodeId);
+    return { name: node && (node.label ?? NODE_NAMES[node.kind]), nodeId: clamp.nodeId, setPointA: clamp.setPointA };
+  });
+}
+
+/** The line single-phase equipment goes on, where there are several to choose from. */
+function lineWords({ phase, nodeId }: Proposal, survey: Survey): string {
+  if (survey.supply.phases !== 3) return 'single-phase';
+  const line = phase ?? phaseAt(nodeOf(supplyTree(survey), nodeId));
+  return line === undefined ? 'single-phase, its line not chosen' : `single-phase, on ${line}`;
 }
 
 /** What operators ask of each kind of equipment. */
@@ -94,13 +126,14 @@ export function requestSection(survey: Survey): Section {
         ? [row('A larger cut-out fuse', request.wantedFuseA === undefined ? 'Yes' : `${request.wantedFuseA} A`)]
         : []),
       ...(request.newPhases ? [row('More phases', 'Yes')] : []),
+      ...(request.plannedOn === undefined ? [] : [row('Work planned for', request.plannedOn)]),
       ...(request.importLimitation ? [row('Import limitation scheme', 'Yes', 'EREC G100')] : []),
       ...(request.exportLimitation ? [row('Export limitation scheme', 'Yes', 'EREC G100')] : []),
       ...(exports
         ? [
             row(
               'All generation on the premises, each phase',
-              total.amperes === null ? undefined : `${written(total.amperes)} A`,
+              total.amperes === null ? undefined : `${shown(total.amperes)} A`,
               total.parts,
             ),
           ]

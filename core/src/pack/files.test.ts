@@ -36,13 +36,13 @@ describe('the files of a pack', () => {
       ]),
     ).toBe('a,"b,c"\r\n"d""e","f\ng"\r\n');
   });
-  it('a node has its rating and its demand before and after: 23.52 A, then 55.52 A', () => {
+  it('a node has its rating and its demand before and after: 23.5 A, then 55.5 A', () => {
     // 20.52 A of loads and the 3 A motor; 32 A of charger.
     const row = texts
       .get('nodes.csv')
       ?.split('\r\n')
       .find((line) => line.startsWith('Cut-out'));
-    expect(row?.split(',').slice(3, 7)).toEqual(['100', 'label', '23.52', '55.52']);
+    expect(row?.split(',').slice(3)).toEqual(['100', 'label', '23.5', 'exact', '55.5', 'exact', '']);
   });
   it('the covering message says where, what and by whom', () => {
     const message = coveringMessage(content);

@@ -4,7 +4,12 @@ import { READING_FORMS } from '../intake/readings';
 import { lineupSvg } from '../lineup/svg';
 import type { Survey } from '../survey/survey';
 import { NODE_NAMES } from '../survey/words';
-import type { PackContent } from './compose';
+import type { PerPhase } from '../assessment';
+import { fixed } from '../rules/rounding';
+import { equipmentName } from '../survey/kinds';
+import { isManaged, type PackContent } from './compose';
+import { clampsOf } from './equipment-sections';
+import type { Section } from './rows';
 
 /** One file of a pack that is text, by its name within it. */
 export interface PackText {
@@ -26,22 +31,32 @@ export function packTexts(
     { name: 'line-up.svg', text: lineupSvg(content.lineup, title) },
     { name: 'loads.csv', text: csv(scheduleRows(survey)) },
     { name: 'nodes.csv', text: csv(nodeRows(survey, assessment).map((row) => row.map(safeCell))) },
+    ...(clampRows(survey).length > 1
+      ? [{ name: 'clamps.csv', text: csv(clampRows(survey).map((row) => row.map(safeCell))) }]
+      : []),
     { name: 'readings.csv', text: csv(readingRows(survey).map((row) => row.map(safeCell))) },
     { name: 'message.txt', text: coveringMessage(content) },
   ];
 }
 
 /** Every node with its rating and what it carries on its fullest line. */
-function nodeRows(survey: Survey, { nodes }: Assessment): string[][] {
+function nodeRows(survey: Survey, { nodes, demand }: Assessment): string[][] {
+  const managedThere = isManaged(demand);
+  const bound = (figures: PerPhase): string => {
+    const all = Object.values(figures);
+    if (all.length === 0 || all.some(({ value }) => value === null)) return 'not known';
+    return all.some((each) => each.bound === 'at-least') ? 'at least' : 'exact';
+  };
   const fullest = (figures: Readonly<Record<string, { readonly value: number | null }>>): string => {
     const values = Object.values(figures).map(({ value }) => value);
-    return values.length === 0 || values.includes(null)
-      ? ''
-      : Math.max(...values.map((value) => value ?? 0)).toFixed(2);
+    return values.length === 0 || values.includes(null) ? '' : fixed(Math.max(...values.map((value) => value ?? 0)), 1);
   };
   const recorded = new Map(survey.supply.nodes.map((node) => [node.id, node]));
   return [
-    ['node', 'kind', 'fed from', 'rating A', 'evidence', 'demand now A', 'demand after A', 'managed A'],
+    [
+      ...['node', 'kind', 'fed from', 'rating A', 'evidence'],
+      ...['demand now A', 'demand now is', 'demand after A', 'demand after is', 'after, managed A'],
+    ],
     ...nodes.map(({ id, kind, label, fedFrom, ratingA, before, after, managed }) => [
       label,
       NODE_NAMES[kind],
@@ -49,9 +64,28 @@ function nodeRows(survey: Survey, { nodes }: Assessment): string[][] {
       ratingA === null ? '' : String(ratingA),
       recorded.get(id)?.evidence ?? '',
       fullest(before),
+      bound(before),
       fullest(after),
-      managed ? fullest(managed) : '',
+      bound(after),
+      managedThere && managed ? fullest(managed) : '',
     ]),
+  ];
+}
+
+/** Every clamp with its place, its set-point and what its charger drops to without it. */
+function clampRows({ proposals, supply }: Survey): string[][] {
+  const written = (value: number | undefined): string => (value === undefined ? '' : String(value));
+  return [
+    ['equipment', 'clamp on', 'node', 'set-point A', 'fail-safe A'],
+    ...proposals.flatMap((proposal) =>
+      clampsOf(proposal, supply.nodes).map(({ name, nodeId, setPointA }) => [
+        equipmentName(proposal),
+        name ?? '',
+        nodeId ?? '',
+        written(setPointA),
+        written(proposal.limiter.failSafeA),
+      ]),
+    ),
   ];
 }
 
@@ -78,8 +112,24 @@ export function csv(rows: readonly (readonly string[])[]): string {
   return rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('');
 }
 
+/** A piece of new equipment in a line, as its section has it. */
+function equipmentLine({ title, rows }: Section): string {
+  const find = (label: string): string | undefined => rows.find((each) => each.label === label)?.value;
+  const clamps = rows.filter(({ label }) => label.startsWith('Clamp ') || label === 'Managed by clamp');
+  return [
+    title.replace(/^New equipment: /, ''),
+    find('Make and model'),
+    find('Rated current'),
+    ...clamps.map(({ value, note }) => `clamp on ${value}, ${note ?? ''}`),
+    clamps.length > 0 ? `fail-safe ${find('Fail-safe current') ?? ''}` : undefined,
+    find('Held to a fixed current') === undefined ? undefined : `held to ${find('Held to a fixed current') ?? ''}`,
+  ]
+    .filter((part) => part !== undefined)
+    .join('; ');
+}
+
 /** The words to send a pack with, ready to be copied: what it is, for where, what is asked, who signed. */
-export function coveringMessage({ title, purpose, sections }: PackContent): string {
+export function coveringMessage({ title, purpose, sections, photos }: PackContent): string {
   const find = (section: string, label: string): string | undefined =>
     sections.find((each) => each.title.startsWith(section))?.rows.find((each) => each.label === label)?.value;
   const lines = (pairs: readonly (readonly [string, string | undefined])[]): string[] =>
@@ -96,13 +146,19 @@ export function coveringMessage({ title, purpose, sections }: PackContent): stri
       ['Maximum demand before the work', find('Maximum demand', 'Before the work')],
       ['After the work, unmanaged', find('Maximum demand', 'After the work, unmanaged')],
       ['After the work, managed', find('Maximum demand', 'After the work, managed')],
+      ...sections
+        .filter((each) => each.title.startsWith('New equipment'))
+        .map((each) => ['New equipment', equipmentLine(each)] as const),
       ['Route', find('Route', 'Route')],
       ['Signed for by', find('Installer', 'Signed for by')],
       ['Firm', find('Installer', 'Firm')],
+      ['Address', find('Installer', 'Address')],
+      ['Telephone', find('Installer', 'Telephone')],
+      ['E-mail', find('Installer', 'E-mail')],
       ['Registration', find('Installer', 'Registration')],
     ]),
     '',
-    'The document, its drawing, photographs and the same data as files are attached; manifest.json lists them with their sums.',
+    `The document, its drawing${photos.length > 0 ? ', photographs' : ''} and the same data as files are attached; manifest.json lists them with their sums.`,
     '',
   ].join('\n');
 }

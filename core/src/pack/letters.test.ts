@@ -14,6 +14,7 @@ const facts = (change: (survey: Survey) => void = () => undefined, more: Partial
     pack: gbDefault,
     from: { firm: 'Firm', name: 'A. Person', registration: 'R-1' },
     jobNumber: 'KG-0007',
+    today: '2026-11-26',
     ...more,
   };
 };
@@ -56,6 +57,50 @@ describe('letters to the operator', () => {
     );
     const larger = facts((s) => (s.request = { fuseUpgrade: true, wantedFuseA: 100 }));
     expect(letter('fuse-upgrade', larger).body).toContain('to 100 A');
+  });
+  it('a notice past its days says that it is late, and when it was due: 28 days after 1 October are 29 October', () => {
+    const late = letter('notice', facts(undefined, { commissionedOn: '2026-10-01' })).body;
+    expect(late).toContain('This notice is late: it was due within 28 days, by 2026-10-29.');
+    expect(letter('notice', facts(undefined, { commissionedOn: '2026-11-20' })).body).not.toContain('late');
+  });
+  it('promises photographs and test results only where there are some', () => {
+    for (const kind of ['application', 'notice'] as const) {
+      const bare = letter(kind, facts()).body;
+      expect(bare).not.toContain('photographs');
+      expect(bare).not.toContain('test results');
+    }
+    const full = facts((s) => {
+      s.photos = [{ id: 'p', subject: 'node', subjectId: 'cut-out' }];
+      s.readings = [{ id: 'r', kind: 'r1-r2', value: 0.3, proposalId: 'car' }];
+    });
+    expect(letter('notice', full).body).toContain('particulars, test results, photographs and the supply drawn');
+  });
+  it('never gives a fallback for what is there now', () => {
+    const unread = facts((s) => s.supply.nodes.forEach((node) => node.kind === 'cut-out' && delete node.evidence));
+    const { body } = letter('fuse-upgrade', unread);
+    expect(body).not.toMatch(/Now: /);
+    expect(body).toContain('Its rating now is not known to us; we reckon with 60.0 A');
+  });
+  it('names every clamp with its place, set-point and fail-safe, and says where it is not counted', () => {
+    const managed = facts((s) => {
+      const [car] = s.proposals;
+      if (car)
+        car.limiter = {
+          kind: 'clamp',
+          clampNodeId: 'isolator',
+          setPointA: 50,
+          failSafeA: 6,
+          moreClamps: [{ id: 'm', nodeId: 'board', setPointA: 30 }],
+        };
+    });
+    const { body } = letter('application', managed);
+    expect(body).toContain('clamp on Isolator, set-point 50 A; clamp on Board, set-point 30 A; fail-safe 6 A');
+    expect(body).toContain('The clamp is not counted: it is not known to hold.');
+  });
+  it('is written under the firm’s address where it has set one', () => {
+    const contact = { address: '1 Firm Road', telephone: '01632 960 001', email: 'office@firm.example' };
+    const { body } = letter('notice', facts(undefined, { from: { firm: 'F', name: 'N', registration: 'R', contact } }));
+    expect(body).toContain('1 Firm Road\nTelephone 01632 960 001\noffice@firm.example');
   });
   it('the one that suits comes first', () => {
     expect(usualLetter(facts())).toBe('notice');

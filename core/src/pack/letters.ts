@@ -4,7 +4,9 @@ import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RulePack } from '../rules/rule-pack';
 import { equipmentName } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
-import type { SignedBy } from './compose';
+import { isManaged, type SignedBy } from './compose';
+import { clampsOf } from './equipment-sections';
+import { noticeWords } from './notice';
 import { fuseRatingLetter, type Letter } from './fuse-letter';
 import { figureText, phasesText } from './rows';
 
@@ -25,7 +27,9 @@ export interface LetterFacts {
   readonly survey: Survey;
   readonly assessment: Assessment;
   readonly pack: RulePack;
-  readonly from: Pick<SignedBy, 'firm' | 'name' | 'registration'>;
+  readonly from: Pick<SignedBy, 'firm' | 'name' | 'registration' | 'contact'>;
+  /** The day it is written, by the local calendar. */
+  readonly today: string;
   readonly jobNumber: string;
   /** The day it was commissioned, where it was. */
   readonly commissionedOn?: string | undefined;
@@ -67,6 +71,7 @@ export function letter(kind: LetterKind, facts: LetterFacts): Letter {
       `Customer: ${place.customerName ?? 'not recorded yet'}`,
       '',
       [facts.from.name, facts.from.firm, facts.from.registration].filter(Boolean).join(', '),
+      ...contactLines(facts),
       `Our reference: ${facts.jobNumber}`,
       ...(facts.reference === undefined ? [] : [`Your reference: ${facts.reference}`]),
       '',
@@ -89,27 +94,29 @@ const BODIES: Readonly<
       'We ask first because:',
       ...assessment.route.triggers.map(({ title, evidence }) => `- ${title}. ${evidence}`),
       '',
-      'The pack with this message has the particulars, the supply drawn, photographs and the working.',
+      `The pack with this message has the particulars, the supply drawn${survey.photos.length > 0 ? ', photographs' : ''} and the working.`,
     ],
   ],
-  notice: ({ survey, assessment, pack, commissionedOn }) => [
+  notice: ({ survey, assessment, pack, commissionedOn, today }) => [
     'Notice of new equipment',
     [
       commissionedOn === undefined
         ? `The equipment below will be commissioned; this notice is to be sent within ${pack.noticeWithinDays.value} days after that.`
-        : `The equipment below was commissioned on ${commissionedOn}. This is notice of it, within ${pack.noticeWithinDays.value} days.`,
+        : `This is notice of the equipment below. ${noticeWords(commissionedOn, today, pack)}`,
       '',
       ...equipment(survey),
       ...demand(assessment),
       '',
-      'The pack with this message has the particulars, test results and photographs.',
+      `The pack with this message has the particulars${survey.readings.some(({ proposalId }) => proposalId !== undefined) ? ', test results' : ''}${survey.photos.length > 0 ? ', photographs' : ''} and the supply drawn.`,
     ],
   ],
   'fuse-upgrade': ({ survey, assessment }) => [
     'Request for a larger cut-out fuse',
     [
       `Please say whether the cut-out fuse can be made larger${survey.request.wantedFuseA === undefined ? '' : `, to ${survey.request.wantedFuseA} A`}, and change it if so.`,
-      `Now: ${figureText(assessment.supply.rating)}, ${assessment.supply.ratingEstablished ? 'established' : 'not established'}.`,
+      assessment.supply.ratingEstablished === true
+        ? `Now: ${figureText(assessment.supply.rating)}.`
+        : `Its rating now is not known to us; we reckon with ${figureText(assessment.supply.rating)} until you have said what it is.`,
       ...demand(assessment),
       ...equipment(survey),
       '',
@@ -161,14 +168,17 @@ function addressOf({ place }: Survey): string {
   return [place.addressLine1, place.addressLine2, place.town, place.postcode].filter(Boolean).join(', ');
 }
 
-function equipment({ proposals }: Survey): string[] {
+function equipment({ proposals, supply }: Survey): string[] {
   return proposals.map((each) =>
     [
       `- ${equipmentName(each)}`,
       each.makeAndModel ?? 'make and model not recorded yet',
       each.ratedA === undefined ? 'rating not known' : `${each.ratedA} A${each.phases === 3 ? ', three-phase' : ''}`,
       each.limiter.kind === 'fixed' && each.limiter.fixedA !== undefined ? `held to ${each.limiter.fixedA} A` : '',
-      each.limiter.kind === 'clamp' ? 'managed by clamp' : '',
+      ...clampsOf(each, supply.nodes).map(
+        ({ name, setPointA }) => `clamp on ${name ?? 'a part not recorded yet'}, set-point ${setPointA ?? '?'} A`,
+      ),
+      each.limiter.kind === 'clamp' ? `fail-safe ${each.limiter.failSafeA ?? '?'} A` : '',
       each.registerReference === undefined ? '' : `register reference ${each.registerReference}`,
     ]
       .filter(Boolean)
@@ -177,12 +187,19 @@ function equipment({ proposals }: Survey): string[] {
 }
 
 function demand({ demand: { before, afterUnmanaged, afterManaged, limiter } }: Assessment): string[] {
+  const now = `Maximum demand now: ${phasesText(before)}; after the work: ${phasesText(afterUnmanaged)}.`;
+  if (limiter.kind !== 'clamp') return [now];
+  if (isManaged({ limiter })) return [now, `Managed: ${phasesText(afterManaged)}. ${limiter.why}`];
   return [
-    `Maximum demand now: ${phasesText(before)}; after the work: ${phasesText(afterUnmanaged)}.`,
-    ...(limiter.kind === 'clamp'
-      ? [`Managed: ${phasesText(afterManaged)}; the limiter ${limiter.holds ? 'holds' : 'does not hold'}.`]
-      : []),
+    now,
+    `The clamp is not counted: it ${limiter.holds === false ? 'does not hold' : 'is not known to hold'}. ${limiter.why}`,
   ];
+}
+
+/** Where the firm is answered, as far as it has set that. */
+function contactLines({ from: { contact = {} } }: LetterFacts): string[] {
+  const { address, telephone, email } = contact;
+  return [address, telephone && `Telephone ${telephone}`, email].flatMap((line) => (line ? [line] : []));
 }
 
 /** Those of the intake, by the number they have in the pack. */

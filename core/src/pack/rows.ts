@@ -1,4 +1,5 @@
 import type { PerPhase } from '../assessment';
+import { fixed } from '../rules/rounding';
 import { digitsOf, type Figure } from '../worked';
 
 /** A line of the document: what it is, what it says, and how that is known. */
@@ -20,7 +21,7 @@ export const NOT_KNOWN = 'Not known';
 /** A figure as people read it, never without its unit. */
 export function figureText({ value, unit, bound, why }: Figure): string {
   if (value === null) return `${NOT_KNOWN}${why ? ` (${why})` : ''}`;
-  return `${bound === 'at-least' ? 'at least ' : ''}${value.toFixed(digitsOf(value, unit))} ${unit}`;
+  return `${bound === 'at-least' ? 'at least ' : ''}${fixed(value, digitsOf(value, unit))} ${unit}`;
 }
 
 /** A figure for each phase in one line. */

@@ -5,7 +5,9 @@ import { LOOP_SIGN_NAMES } from '../intake/loop-status';
 import { READING_FORMS, readingText } from '../intake/readings';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
-import { NODE_NAMES } from '../survey/words';
+import type { Load } from '../survey/load';
+import { CLASS_NAMES } from '../demand/maximum-demand';
+import { GENERATION_NAMES, NODE_NAMES, type LoadClass } from '../survey/words';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
 
 /** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */
@@ -51,6 +53,30 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
       row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
     ],
   };
+}
+
+/** Generation, chargers and heat pumps that are there already, each by name: operators ask for them whatever is new. */
+export function thereSection({ generation, loads }: Survey): Section {
+  const names = (kind: LoadClass): string => {
+    const found = loads.filter((load) => load.class === kind);
+    return found.length === 0 ? 'None among the loads listed' : found.map(loadWords).join('; ');
+  };
+  const sources = generation?.map(({ label, kind, ratedA }) =>
+    [label ?? GENERATION_NAMES[kind], ratedA === undefined ? 'rating not known' : `${ratedA} A`].join(', '),
+  );
+  return {
+    title: 'On the premises already',
+    rows: [
+      row('Generation and storage', sources && (sources.length === 0 ? 'None' : sources.join('; '))),
+      row('Vehicle chargers', names('ev-charging')),
+      row('Heat pumps', names('heat-pump')),
+    ],
+  };
+}
+
+function loadWords({ label, class: kind, currentA, powerW, quantity = 1 }: Load): string {
+  const size = currentA === undefined ? (powerW === undefined ? 'size not known' : `${powerW} W`) : `${currentA} A`;
+  return `${quantity > 1 ? `${quantity} × ` : ''}${label ?? CLASS_NAMES[kind]}, ${size}`;
 }
 
 function chainRow(survey: Survey, id: string, label: string, ratingA: number | null): Row[] {

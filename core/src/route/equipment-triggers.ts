@@ -1,7 +1,8 @@
 import { equipmentName, isLoad } from '../survey/kinds';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { exporting, exportTotal } from './export';
 import { trigger, verdictIn, type Rule } from './trigger';
+import { shown } from '../rules/rounding';
 
 const equipmentSize: Rule = ({ survey, pack }) => {
   const { value: limit, source } = pack.askAboveEquipmentA;
@@ -113,10 +114,10 @@ const generation: Rule = ({ survey, pack }) => {
       ? `More than ${limit} A a phase may be sent back: generation to be applied for`
       : 'How much may be sent back to the street is not known',
     evidence: over
-      ? `${parts}: ${amperes === null ? 'at least ' : ''}${written(atLeastA)} A on the fullest phase.`
+      ? `${parts}: ${amperes === null ? 'at least ' : ''}${shown(atLeastA)} A on the fullest phase.`
       : `${parts}.`,
     clearedBy: over
-      ? `at least ${written(atLeastA - limit)} A less generation on that phase`
+      ? `at least ${shown(atLeastA - limit)} A less generation on that phase`
       : `all generation on the premises given a size, ${limit} A a phase or less together`,
     station: !over && survey.generation === undefined ? 'loads' : 'charger',
     source,

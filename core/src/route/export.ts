@@ -2,8 +2,9 @@ import { supplyPhases } from '../demand/connected';
 import { isGeneration, equipmentName } from '../survey/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { GENERATION_NAMES, type LoadPhase, type Phase } from '../survey/words';
+import { shown } from '../rules/rounding';
 
 /** What may flow back to the street when nothing else runs, on the fullest line, by registered capacity. */
 export interface ExportTotal {
@@ -63,7 +64,7 @@ export function exportTotal(survey: Survey): ExportTotal {
   const atLeastA = Math.max(0, ...lines.map(total));
   const known = sources
     .filter(({ amperes }) => amperes !== undefined)
-    .map(({ name, amperes = 0 }) => `${name} ${written(amperes)} A`)
+    .map(({ name, amperes = 0 }) => `${name} ${shown(amperes)} A`)
     .join(' + ');
   return {
     amperes: unknown.length > 0 ? null : atLeastA,

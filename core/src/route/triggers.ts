@@ -3,10 +3,11 @@ import type { VerdictId } from '../grounds/verdict-ids';
 import { equipmentName } from '../survey/kinds';
 import { isUpgradeOnly } from '../survey/proposal';
 import { overrideOf } from '../intake/condition';
-import { exceeds, written } from '../worked';
+import { exceeds } from '../worked';
 import { EQUIPMENT_RULES } from './equipment-triggers';
 import { limitedExport } from './export';
 import { trigger, verdictIn, type Rule, type RouteFacts, type Trigger } from './trigger';
+import { shown } from '../rules/rounding';
 
 const condition: Rule = ({ condition: verdict, pack }) => {
   if (verdict === 'make-safe')
@@ -105,8 +106,8 @@ const demandAboveThreshold: Rule = ({ supplies, pack }) => {
   return trigger({
     id: 'demand-above-threshold',
     title: `Maximum demand after the work is above ${limit} A a phase`,
-    evidence: `${judged.name === null ? '' : `${judged.name}: `}${written(value)} A (${pack.triggerDemand}).`,
-    clearedBy: `at least ${written(value - limit)} A less demand`,
+    evidence: `${judged.name === null ? '' : `${judged.name}: `}${shown(value)} A (${pack.triggerDemand}).`,
+    clearedBy: `at least ${shown(value - limit)} A less demand`,
     lever: 'demand',
     lessA: value - limit,
     station: 'charger',
@@ -126,8 +127,8 @@ const demandAboveFuse: Rule = ({ supplies, limiterHolds, pack }) => {
   return trigger({
     id: 'demand-above-fuse',
     title: 'Maximum demand after the work is above the fuse rating',
-    evidence: `${name === null ? '' : `${name}: `}${written(value)} A against ${fuse.ratingA} A${fuse.established === true ? '' : ' (fallback)'}.${refused}`,
-    clearedBy: `at least ${written(value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
+    evidence: `${name === null ? '' : `${name}: `}${shown(value)} A against ${fuse.ratingA} A${fuse.established === true ? '' : ' (fallback)'}.${refused}`,
+    clearedBy: `at least ${shown(value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
     lever: 'demand',
     lessA: value - fuse.ratingA,
     station: 'charger',

@@ -2,6 +2,7 @@ import { Tested } from './after';
 import { NewCircuit } from './circuit';
 import { CLAMP_LINKS, type ClampLink } from './circuit-words';
 import {
+  Day,
   Count,
   Id,
   IdOf,
@@ -163,6 +164,8 @@ export class SupplyRequest {
   /** Installations of the same kind on this development, this one included. */
   @Count(1, 1000) installationsOnDevelopment?: number;
   /** Import limitation scheme (EREC G100). */
+  /** The day the work is planned for. */
+  @Day() plannedOn?: string;
   @YesNo() importLimitation?: boolean;
   /** Export limitation scheme (EREC G100). */
   @YesNo() exportLimitation?: boolean;

@@ -12,8 +12,9 @@ import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
 import { handInLog } from './logs';
+import { putTerms } from '../firm/queries';
 import { DEMO_INSTRUMENTS } from './instruments';
-import { DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
+import { DEMO_CONTACT, DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
 import { SCENARIOS, type Scenario } from './scenarios';
 
@@ -48,6 +49,7 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   if (firms.rowCount !== 0) return;
   const { firmId, personIds } = await makeFirm(owner, DEMO_FIRM, DEMO_PEOPLE, DEMO_PASSWORD);
   await inFirm(app, { firmId }, async (db) => {
+    await putTerms(db, { firmId, personId: personIds[0] ?? '' }, { options: [], bands: [], contact: DEMO_CONTACT });
     for (const instrument of DEMO_INSTRUMENTS)
       await putInstrument(db, { firmId, personId: personIds[0] ?? '' }, { id: newId(), retired: false, ...instrument });
   });

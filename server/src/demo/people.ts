@@ -29,3 +29,10 @@ export const DEMO_PEOPLE = [
   { email: 'isla@fennel.example', name: 'Isla Quenby', role: 'surveyor', maySignOff: false, registration: '' },
   { email: 'piers@fennel.example', name: 'Piers Wexcombe', role: 'office', maySignOff: false, registration: '' },
 ] as const satisfies readonly DemoPerson[];
+
+/** Where the demo firm is answered: an address and numbers that belong to nobody. */
+export const DEMO_CONTACT = {
+  address: 'Unit 4, Tenter Yard, Fennelby ZZ9 4TY',
+  telephone: '01632 960 440',
+  email: 'office@fennel.example',
+} as const;

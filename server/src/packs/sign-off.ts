@@ -56,7 +56,10 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     const reading = readSurvey(head.survey);
     if ('faults' in reading) throw new Problem(500, 'Not readable', 'The stored survey could not be read.', reading);
 
-    const pack = rulesFor(reading.survey.place.meterPointNumber, await firmRules(db));
+    const rules = await firmRules(db);
+    const pack = rulesFor(reading.survey.place.meterPointNumber, rules);
+    const days = daysOf(await eventsOf(db, jobId));
+    const { commissionedOn } = days;
     const assessment = assess(reading.survey, pack);
     const { reason, answers } = answeredFor(missingItems(assessment), request);
     const signedBy: SignedBy = {
@@ -64,6 +67,8 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       name: me.name,
       registration: me.registration,
       at: new Date().toISOString(),
+      ...(rules.terms.contact ? { contact: rules.terms.contact } : {}),
+      ...(commissionedOn === undefined ? {} : { commissionedOn }),
       ...(reason ? { reason } : {}),
       ...(answers.length > 0 ? { answers } : {}),
       ...(request.signature ? { signature: request.signature } : {}),
@@ -83,7 +88,6 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     const label = { number: packNumber(number), job: jobNumber(job.number), fingerprint };
     const id = newId();
     const { way: route } = assessment.route;
-    const days = daysOf(await eventsOf(db, jobId));
     const holidays = new Set(holidaysAbout(reading.survey.place.nation ?? 'england', ukDay(new Date())));
     const signed = `${packNumber(number)} ${jobNumber(job.number)} ${job.place}`;
     const pdf = await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos));

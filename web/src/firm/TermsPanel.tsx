@@ -26,8 +26,8 @@ export function TermsPanel() {
   const { data, error, mutate } = useFirmTerms();
   const { refresh } = useMe();
   return (
-    <Panel aria-label="What the options cost">
-      <h2>What the options cost</h2>
+    <Panel aria-label="The firm’s address, and what the options cost">
+      <h2>The firm’s address, and what the options cost</h2>
       {error && !data && <Notice kind="act" title="The firm’s terms could not be loaded." />}
       {!data && !error && <Waiting />}
       {data && (
@@ -42,6 +42,12 @@ export function TermsPanel() {
     </Panel>
   );
 }
+
+const CONTACT = [
+  { field: 'address', label: 'Address', maxLength: 200 },
+  { field: 'telephone', label: 'Telephone', maxLength: 40 },
+  { field: 'email', label: 'E-mail', maxLength: 200 },
+] as const;
 
 function TermsForm({
   terms,
@@ -75,6 +81,21 @@ function TermsForm({
   };
   return (
     <Stack>
+      <h3>What packs and letters are written under</h3>
+      <FieldGrid>
+        {CONTACT.map(({ field, label, maxLength }) => (
+          <TextInput
+            key={field}
+            label={label}
+            value={draft.contact?.[field] ?? ''}
+            maxLength={maxLength}
+            onChange={(text) => {
+              setDraft({ ...draft, contact: { ...draft.contact, [field]: text } });
+            }}
+          />
+        ))}
+      </FieldGrid>
+      <h3>Cost bands</h3>
       <p className="quiet">A band is what the firm calls it: an amount, or a word.</p>
       <FieldGrid>
         {COST_BANDS.map((band) => (

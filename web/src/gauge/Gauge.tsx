@@ -1,3 +1,4 @@
+import { exceeds } from '@keen-gauge/core/worked';
 import type { Assessment, PerPhase } from '@keen-gauge/core/assessment';
 import { worstPhase } from '@keen-gauge/core/demand/per-phase';
 import type { Figure } from '@keen-gauge/core/worked';
@@ -74,7 +75,7 @@ const LIMITER_WORDS = {
 function headroomNote({ demand, weakest, nodes }: Assessment): string {
   const tight = weakest && nodes.find(({ id }) => id === weakest.nodeId);
   if (weakest && tight && tight.kind !== 'cut-out')
-    return `weakest: ${tight.label}, ${weakest.headroomA < 0 ? 'over by' : 'left'} ${Math.abs(weakest.headroomA).toFixed(1)} A`;
+    return `weakest: ${tight.label}, ${exceeds(0, weakest.headroomA) ? 'over by' : 'left'} ${Math.abs(weakest.headroomA).toFixed(1)} A`;
   if (demand.limiter.kind === 'clamp') return LIMITER_WORDS[stateOf(demand.limiter.holds)];
   return Object.keys(demand.headroom).length > 1 ? 'on the fullest phase' : 'below the fuse';
 }

@@ -1,4 +1,4 @@
-import { digitsOf, type Figure } from '@keen-gauge/core/worked';
+import { digitsOf, type Figure, type Unit } from '@keen-gauge/core/worked';
 
 /** A figure as people read it: amperes to one decimal, kVA, ohms and per cent to two, never without its unit. */
 export function figureText(figure: Figure): string {
@@ -7,7 +7,7 @@ export function figureText(figure: Figure): string {
 }
 
 /** A value with its unit; thin spaces in thousands. */
-export function amount(value: number, unit: string): string {
+export function amount(value: number, unit: Unit): string {
   const digits = digitsOf(value, unit);
   // Never “-0.0”.
   const rounded = Number(value.toFixed(digits)) || 0;

@@ -1,3 +1,4 @@
+import { exceeds } from '@keen-gauge/core/worked';
 import { guardTable, type GuardCell } from '@keen-gauge/core/options/guard-table';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import styled from 'styled-components';
@@ -85,7 +86,7 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
 
 function Cell({ cell }: { readonly cell: GuardCell | undefined }) {
   if (!cell || cell.leftA === null) return <span className="quiet">not known</span>;
-  const over = cell.leftA < -1e-6;
+  const over = exceeds(0, cell.leftA);
   return (
     <span className="figures" style={over ? { color: 'var(--hold)', fontWeight: 700 } : undefined}>
       {Math.abs(cell.leftA).toFixed(1)} {over ? 'over' : 'left'}

@@ -1,3 +1,4 @@
+import { exceeds } from '@keen-gauge/core/worked';
 import { Stack } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { useRunAs } from './run-as';
@@ -17,7 +18,7 @@ export function NodeGuards({ nodeId }: { readonly nodeId: string }) {
           <StateMark
             state={leftA === null ? 'not-known' : leftA < -1e-6 ? 'fails' : 'holds'}
             words={
-              leftA === null ? name : `${name}: ${Math.abs(leftA).toFixed(1)} A ${leftA < -1e-6 ? 'over' : 'left'}`
+              leftA === null ? name : `${name}: ${Math.abs(leftA).toFixed(1)} A ${exceeds(0, leftA) ? 'over' : 'left'}`
             }
           />{' '}
           <span className="quiet" style={{ overflowWrap: 'anywhere' }}>

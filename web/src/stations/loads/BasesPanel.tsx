@@ -1,3 +1,4 @@
+import { fixed, partsShown } from '@keen-gauge/core/rules/rounding';
 import type { Phase } from '@keen-gauge/core/survey/words';
 import styled from 'styled-components';
 import { FigureButton, TightFigures } from '../../gauge/FigureButton';
@@ -102,6 +103,9 @@ function PhaseBases({ phase, several }: { readonly phase: Phase; readonly severa
   const [everything, base] = [demand.everythingOn[phase], demand.baseLoad[phase]];
   const parts = demand.comparison[phase] ?? [];
   const differ = parts.some(({ circuitsA, appliancesA }) => circuitsA !== appliancesA) && appliances?.value != null;
+  // Rounded so that each column adds up to what stands under it.
+  const circuitsShown = partsShown(parts.map(({ circuitsA }) => circuitsA));
+  const appliancesShown = partsShown(parts.map(({ appliancesA }) => appliancesA));
   return (
     <>
       <Three>
@@ -161,23 +165,21 @@ function PhaseBases({ phase, several }: { readonly phase: Phase; readonly severa
               </tr>
             </thead>
             <tbody>
-              {parts.map(({ class: kind, name, circuitsA, appliancesA }) => (
+              {parts.map(({ class: kind, name }, at) => (
                 <tr key={kind}>
                   <th scope="row">{name}</th>
-                  <td>{circuitsA.toFixed(1)} A</td>
-                  <td>{appliancesA.toFixed(1)} A</td>
-                  <td>{(circuitsA - appliancesA).toFixed(1)} A</td>
+                  <td>{circuitsShown[at]} A</td>
+                  <td>{appliancesShown[at]} A</td>
+                  <td>{apart(circuitsShown[at], appliancesShown[at])} A</td>
                 </tr>
               ))}
             </tbody>
             <tfoot>
               <tr>
                 <th scope="row">Together</th>
-                <td>{parts.reduce((sum, { circuitsA }) => sum + circuitsA, 0).toFixed(1)} A</td>
-                <td>{parts.reduce((sum, { appliancesA }) => sum + appliancesA, 0).toFixed(1)} A</td>
-                <td>
-                  {parts.reduce((sum, { circuitsA, appliancesA }) => sum + circuitsA - appliancesA, 0).toFixed(1)} A
-                </td>
+                <td>{addedUp(circuitsShown)} A</td>
+                <td>{addedUp(appliancesShown)} A</td>
+                <td>{apart(addedUp(circuitsShown), addedUp(appliancesShown))} A</td>
               </tr>
             </tfoot>
           </Compared>
@@ -185,4 +187,15 @@ function PhaseBases({ phase, several }: { readonly phase: Phase; readonly severa
       )}
     </>
   );
+}
+
+function addedUp(shown: readonly string[]): string {
+  return fixed(
+    shown.reduce((sum, each) => sum + Number(each), 0),
+    1,
+  );
+}
+
+function apart(a: string | undefined, b: string | undefined): string {
+  return fixed(Number(a ?? 0) - Number(b ?? 0), 1);
 }

@@ -1,3 +1,5 @@
+import { fixed } from '@keen-gauge/core/rules/rounding';
+import { exceeds } from '@keen-gauge/core/worked';
 import { basisOutcomes, missingKnowledge } from '@keen-gauge/core/demand-decision';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
 import { useMemo, useState } from 'react';
@@ -29,7 +31,7 @@ export function DecisionPanel() {
 }
 
 const amperes = (value: number | null): string =>
-  value === null ? 'not known' : value < 0 ? `${(-value).toFixed(1)} A over` : `${value.toFixed(1)} A left`;
+  value === null ? 'not known' : exceeds(0, value) ? `${(-value).toFixed(1)} A over` : `${fixed(value, 1)} A left`;
 
 function Decision() {
   const { survey, pack } = useSurvey();

@@ -6,6 +6,7 @@ import {
   type LetterFacts,
   type LetterKind,
 } from '@keen-gauge/core/pack/letters';
+import { ukDay } from '@keen-gauge/core/calendar/days';
 import { daysOf, standing } from '@keen-gauge/core/calendar/job-events';
 import { useState } from 'react';
 import { useEvents } from '../../api/events';
@@ -25,7 +26,8 @@ export function LettersPanel() {
     survey,
     assessment,
     pack,
-    from: me,
+    from: { ...me, ...(me.rules.terms.contact ? { contact: me.rules.terms.contact } : {}) },
+    today: ukDay(new Date()),
     jobNumber: jobNumber(job.number),
     commissionedOn: daysOf(events).commissionedOn,
     reference: standing(events)

@@ -1,5 +1,8 @@
 import { missingItems } from '@keen-gauge/core/pack/missing';
+import { sentBackFor } from '@keen-gauge/core/pack/sent-back';
+import { Link } from 'react-router';
 import { Verdicts } from '../../grounds/Grounds';
+import { Notice } from '../../kit/Notice';
 import { Panel } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { OperatorPanel } from '../../operator/OperatorPanel';
@@ -17,8 +20,9 @@ const TITLES = {
 
 /** Signing off: what is missing, who signs, and what was frozen before. */
 export default function PackStation() {
-  const { assessment } = useSurvey();
+  const { assessment, survey, me } = useSurvey();
   const missing = missingItems(assessment);
+  const back = sentBackFor(survey, { registration: me.registration, contact: me.rules.terms.contact });
   return (
     <StationFrame
       station="pack"
@@ -30,6 +34,19 @@ export default function PackStation() {
           <strong>{TITLES[assessment.route.way]}</strong>.
         </p>
         {missing.length === 0 && <p>Nothing is missing.</p>}
+        {back.length > 0 && (
+          <Notice kind="ask" title="Operators send a pack back without:">
+            <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
+              {back.map(({ id, says, at }) => (
+                <li key={id}>
+                  <Link to={at === 'firm' ? '/firm' : `../${at}`} relative="path">
+                    {says}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </Notice>
+        )}
         <SignOff missing={missing} />
       </Panel>
       <Panel aria-label="What this rests on">

@@ -10,7 +10,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundCode, BoundNumber } from '../bound';
+import { BoundCode, BoundNumber, BoundText } from '../bound';
 import { STATION_NAMES } from '../station-names';
 import { StationFrame } from '../StationFrame';
 
@@ -72,6 +72,9 @@ export function RouteStation() {
       <DatesPanel />
       <Panel aria-label="Asked of the operator">
         <h2>Also asked of the operator</h2>
+        <div style={{ maxWidth: '20rem' }}>
+          <BoundText path={['request', 'plannedOn']} label="Work planned for" type="date" />
+        </div>
         <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />
         {survey.request.fuseUpgrade && (
           <div style={{ maxWidth: '20rem' }}>
