@@ -47,8 +47,9 @@ function judge(draft: Draft, pack: RulePack): Judged {
   return { draft, assessment, fit, holds: draft.open !== undefined && fit.answer === true ? null : fit.answer };
 }
 
-/** A change of the supply by itself: the chargers at full rate on it. */
+/** A change of the supply by itself: the chargers at full rate on it. Fewer chargers change no supply, and keep the limiter they have. */
 function withoutLimit(change: Draft): Draft {
+  if (change.kind === 'fewer-chargers') return change;
   const title = change.kind === 'un-loop' ? `${change.title} first, then full rate` : change.title;
   return { ...change, title, survey: unlimited(change.survey) };
 }
