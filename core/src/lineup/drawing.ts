@@ -182,7 +182,7 @@ function ratingMarks(row: LineupRow, left: number, y: number, words: number): Ma
   const rating = row.ratingA === null ? unmarked : `${row.ratingA} A${row.ratingSure ? '' : ' fallback'}`;
   const strokes = row.evidence === null ? [] : evidenceMarks(row, left + rating.length * 7.9 + 8, y);
   const open = [row.toDo > 0 ? `${row.toDo} to do` : '', row.toAsk > 0 ? `${row.toAsk} to ask` : ''];
-  const more = [row.cable, ...open].filter((part) => part !== '').join(' · ');
+  const more = [row.clamps ?? '', row.cable, ...open].filter((part) => part !== '').join(' · ');
   const at = left + rating.length * 7.9 + (strokes.length > 0 ? 36 : 10);
   return [
     text(left, y, rating, 13, row.ratingA !== null ? 'ink' : row.kind === 'service' ? 'quiet' : 'hold', {

@@ -37,6 +37,8 @@ export interface LineupRow {
   readonly held?: boolean | null;
   /** The conductors into it, in a few words. */
   readonly cable: string;
+  /** Clamps on its incoming conductor, with set-point and fail-safe; left out of packs made before they were drawn. */
+  readonly clamps?: string;
   /** Rows of its parent and of the nodes it feeds, by place in the list. */
   readonly parent: number | null;
   readonly children: readonly number[];
@@ -73,6 +75,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
   };
   if (tree.root) visit(tree.root, 0, null);
 
+  const clamps = clampWords(survey);
   // What a limiter would let through is drawn only where it is known to.
   const managed = assessment.demand.limiter.holds === true;
   const afterOf = ({ managed: held, after }: NodeAssessment): PerPhase => (managed ? (held ?? after) : after);
@@ -103,6 +106,7 @@ export function lineupOf(survey: Survey, assessment: Assessment): Lineup {
       weakest: assessment.weakest?.nodeId === node.id,
       over: headroomA !== null && exceeds(0, headroomA),
       cable: cableWords(node),
+      clamps: clamps.get(node.id) ?? '',
       loads: counts.loads.get(node.id) ?? 0,
       equipment: counts.equipment.get(node.id) ?? 0,
       ...openCounts(findings.get(node.id)),
@@ -133,6 +137,23 @@ function least(figures: PerPhase | undefined): number | null {
 function most(figures: PerPhase | undefined): number | null {
   const values = Object.values(figures ?? {}).flatMap(({ value }) => (value === null ? [] : [value]));
   return values.length === 0 ? null : Math.max(...values);
+}
+
+/** Every clamp of the survey by the node it sits on, in a few words. */
+function clampWords({ proposals }: Survey): Map<string, string> {
+  const found = new Map<string, string>();
+  for (const { limiter } of proposals) {
+    if (limiter.kind !== 'clamp') continue;
+    for (const { nodeId, setPointA } of [
+      { nodeId: limiter.clampNodeId, setPointA: limiter.setPointA },
+      ...(limiter.moreClamps ?? []),
+    ]) {
+      if (nodeId === undefined) continue;
+      // Chargers of one controller share its clamps: said once.
+      found.set(nodeId, `clamp, set-point ${setPointA ?? '?'} A, fail-safe ${limiter.failSafeA ?? '?'} A`);
+    }
+  }
+  return found;
 }
 
 function cableWords({ cable }: SupplyNode): string {

@@ -1,3 +1,4 @@
+import { settledSurvey } from '../testing/settled-survey';
 import { assess } from '../assess';
 import { STARTING_SETS } from '../demand/starting-sets';
 import { gbDefault } from '../rules/gb-default';
@@ -82,3 +83,24 @@ function rightmost(mark: Mark): number {
   if (mark.kind === 'rect') return mark.x + mark.width;
   return mark.end ? mark.x : mark.x + mark.text.length * mark.size * 0.5;
 }
+
+describe('clamps in the drawing', () => {
+  it('stand at the part they are on, with set-point and fail-safe', () => {
+    const survey = settledSurvey((s) => {
+      const [car] = s.proposals;
+      if (car)
+        car.limiter = {
+          kind: 'clamp',
+          clampNodeId: 'isolator',
+          setPointA: 50,
+          failSafeA: 6,
+          moreClamps: [{ id: 'm', nodeId: 'board', setPointA: 30 }],
+        };
+    });
+    const { rows } = lineupOf(survey, assess(survey, gbDefault));
+    const of = (id: string) => rows.find((row) => row.id === id)?.clamps;
+    expect(of('isolator')).toBe('clamp, set-point 50 A, fail-safe 6 A');
+    expect(of('board')).toBe('clamp, set-point 30 A, fail-safe 6 A');
+    expect(of('meter')).toBe('');
+  });
+});

@@ -84,7 +84,8 @@ export function MappingForm({
     if (mapping.timeColumns.includes(column)) return 'time';
     if (mapping.layout === 'wide') {
       const first = mapping.values[0]?.column ?? 0;
-      return column >= first && column < first + (mapping.perDay ?? 48) ? mapping.unit : undefined;
+      const at = (column - first) / (mapping.every ?? 1);
+      return at >= 0 && at < (mapping.perDay ?? 48) && Number.isInteger(at) ? mapping.unit : undefined;
     }
     const value = mapping.values.find((each) => each.column === column);
     return value && `${value.phase}, ${mapping.unit}`;
