@@ -342,7 +342,7 @@ export function overloadFindings(nodes: readonly NodeAssessment[], limiterHolds:
         title: `${node.label}: ${shown(-leastA)} A over its ${node.ratingA ?? '?'} A rating after the work.`,
         remedy:
           nowA === null
-            ? 'Hold the charger to a lower current, manage it by clamp, or change what feeds it.'
+            ? 'Hold the new equipment to a lower current where it can be, manage it by clamp, or change what feeds it.'
             : 'It is over already: change it, or what it feeds, before anything is added.',
       });
     const over = found.length > 0 ? undefined : node.moments?.find(({ within }) => !within);

@@ -53,8 +53,8 @@ export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter
     kind === 'fixed'
       ? 'A fixed setting, counted in full.'
       : commissioned === 'passed'
-        ? 'Every node between the street and the charger stays within its rating; commissioned.'
-        : 'Every node between the street and the charger stays within its rating, if it is put on and set like this.',
+        ? 'Every part between the street and the new equipment stays within its rating; commissioned.'
+        : 'Every part between the street and the new equipment stays within its rating, if it is put on and set like this.',
   );
   return { limiter: { kind, holds: verdict.answer, why: verdict.why, commissioned }, verdict };
 }

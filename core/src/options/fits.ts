@@ -34,7 +34,7 @@ export function fits({ verdicts }: Pick<Assessment, 'verdicts'>): Fit {
   if (decides) return { answer: decides.answer, why: decides.why, grounds, already };
   return {
     answer: true,
-    why: 'Every node between the street and the charger stays within its rating.',
+    why: 'Every part between the street and the new equipment stays within its rating.',
     grounds,
     already,
   };

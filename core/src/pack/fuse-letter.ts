@@ -1,4 +1,5 @@
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
+import { KIND_NAMES } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import type { Assessment } from '../assessment';
 import type { SignedBy } from './compose';
@@ -32,8 +33,8 @@ export function fuseRatingLetter(
     .map((photo, at) => ({ photo, number: at + 1 }))
     .filter(({ photo }) => photo.subject === 'node' && photo.subjectId === device?.id)
     .map(({ photo, number: at }) => `Photograph ${at}: ${photo.caption ?? 'the cut-out'}`);
-  const wanted = survey.proposals.map(({ label, ratedA }) =>
-    [label ?? 'vehicle charger', ratedA === undefined ? '' : `${ratedA} A`].filter(Boolean).join(', '),
+  const wanted = survey.proposals.map(({ label, kind, ratedA }) =>
+    [label ?? KIND_NAMES[kind].toLowerCase(), ratedA === undefined ? '' : `${ratedA} A`].filter(Boolean).join(', '),
   );
   return {
     subject: `Cut-out fuse rating, ${address || 'site below'}${number.state === 'good' ? `, MPAN ${number.core}` : ''}`,
