@@ -65,7 +65,7 @@ async function commission(page, bench) {
   const typed = panel.getByRole('region', { name: 'Link to the charge point' }).getByRole('definition');
   await typed.first().waitFor();
   const [url, name, key] = await typed.allTextContents();
-  await world({ manager: { url, name, key }, shower: true });
+  await world({ manager: { url, name, key }, shower: true, kettle: true });
   await panel.getByRole('button', { name: /^Send it/ }).click({ timeout: 20_000 });
   await page.waitForTimeout(4000);
   await panel.getByRole('button', { name: 'Take what it settled at' }).click({ timeout: 30_000 });
