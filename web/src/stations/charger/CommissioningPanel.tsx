@@ -217,7 +217,7 @@ function Step({
           {says}; {overLink ? `read over its link by ${overLink.readBy}` : 'typed'}
         </p>
       )}
-      {first !== undefined && <h4>{first}</h4>}
+      {first !== undefined && <h4 style={{ margin: 0 }}>{first}</h4>}
       {children}
       {more}
       <PhotoStrip subject="commissioning" subjectId={stepSubject(step, proposal.id)} of={title} />
@@ -256,7 +256,7 @@ function OtherPlaces({
 }) {
   return places.map((place) => (
     <section key={place.id} aria-label={place.label} style={{ display: 'grid', gap: '0.4rem' }}>
-      <h4>{place.label}</h4>
+      <h4 style={{ margin: 0 }}>{place.label}</h4>
       <PlaceFields proposal={proposal} place={place} step={step} />
     </section>
   ));
