@@ -146,7 +146,9 @@ test('a boathouse on a thin long feeder: judged, a belief tested, held to a rate
   await feeder.getByRole('button', { name: /thick enough for …”: 32 A/ }).click();
   await expect(feeder).toContainText('32 A: Fails');
   await expect(openHere).toContainText('its cable would not carry 32 A');
-  await expect(feeder.getByRole('listitem').filter({ hasText: 'Clamps on the feeder' })).toContainText('Set-points 14 A on the feeder');
+  await expect(feeder.getByRole('listitem').filter({ hasText: 'Clamps on the feeder' })).toContainText(
+    'Set-points 14 A on the feeder',
+  );
 
   // Held to 10 A: 14 A on the device, 4.38 % of drop; the gauge follows.
   await feeder.getByRole('button', { name: 'Hold it to 10 A' }).click();
