@@ -27,7 +27,8 @@ export interface DecidingFact {
  * than what is known now, the most decisive first.
  */
 export function whatWouldChange(survey: Survey, pack: RulePack): DecidingFact[] {
-  const { questions } = assess(survey, pack);
+  // What stands on no verdict moves neither the route nor a fit.
+  const questions = assess(survey, pack).questions.filter(({ on }) => on !== 'form' && on !== 'workmanship');
   const now = outcomeOf('', survey, pack);
   return questions
     .flatMap((question) => decidingFact(question, now, survey, pack) ?? [])

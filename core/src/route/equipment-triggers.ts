@@ -2,7 +2,7 @@ import { equipmentName, isLoad } from '../survey/kinds';
 import { exceeds } from '../worked';
 import { exporting, exportTotal } from './export';
 import { trigger, verdictIn, type Rule } from './trigger';
-import { shown } from '../rules/rounding';
+import { leastShown, shown } from '../rules/rounding';
 
 const equipmentSize: Rule = ({ survey, pack }) => {
   const { value: limit, source } = pack.askAboveEquipmentA;
@@ -117,7 +117,7 @@ const generation: Rule = ({ survey, pack }) => {
       ? `${parts}: ${amperes === null ? 'at least ' : ''}${shown(atLeastA)} A on the fullest phase.`
       : `${parts}.`,
     clearedBy: over
-      ? `at least ${shown(atLeastA - limit)} A less generation on that phase`
+      ? `at least ${leastShown(atLeastA - limit)} A less generation on that phase`
       : `all generation on the premises given a size, ${limit} A a phase or less together`,
     station: !over && survey.generation === undefined ? 'loads' : 'charger',
     source,

@@ -211,7 +211,7 @@ describe('what single change would move the route', () => {
       s.loads.push({ id: 'kiln', class: 'hot-tub-sauna-kiln-welder', currentA: 40 });
       for (const node of s.supply.nodes) if (node.id === 'cut-out') node.ratingA = 80;
     });
-    expect(words).toBe('One change would move it: at least 32.52 A less demand, which lifts 2 reasons.');
+    expect(words).toBe('One change would move it: at least 32.6 A less demand, which lifts 2 reasons.');
   });
   it('is other equipment where the equipment is the only reason', () => {
     const words = would((s) =>

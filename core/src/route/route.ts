@@ -1,4 +1,4 @@
-import { written } from '../worked';
+import { leastShown } from '../rules/rounding';
 import type { RouteFacts, Trigger } from './trigger';
 import { triggersOf } from './triggers';
 
@@ -57,7 +57,7 @@ function wouldMove(way: RouteWay, triggers: readonly Trigger[]): string {
 function togetherBy(lever: NonNullable<Trigger['lever']>, standing: readonly Trigger[]): string {
   switch (lever) {
     case 'demand':
-      return `at least ${written(Math.max(...standing.map(({ lessA = 0 }) => lessA)))} A less demand, which lifts ${standing.length} reasons`;
+      return `at least ${leastShown(Math.max(...standing.map(({ lessA = 0 }) => lessA)))} A less demand, which lifts ${standing.length} reasons`;
     case 'equipment':
       return `other equipment that is all of this: ${standing.map(({ clearedBy }) => clearedBy).join('; ')}`;
     case 'record':

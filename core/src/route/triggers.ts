@@ -7,7 +7,7 @@ import { exceeds } from '../worked';
 import { EQUIPMENT_RULES } from './equipment-triggers';
 import { limitedExport } from './export';
 import { trigger, verdictIn, type Rule, type RouteFacts, type Trigger } from './trigger';
-import { shown } from '../rules/rounding';
+import { leastShown, shown } from '../rules/rounding';
 
 const condition: Rule = ({ condition: verdict, pack }) => {
   if (verdict === 'make-safe')
@@ -107,7 +107,7 @@ const demandAboveThreshold: Rule = ({ supplies, pack }) => {
     id: 'demand-above-threshold',
     title: `Maximum demand after the work is above ${limit} A a phase`,
     evidence: `${judged.name === null ? '' : `${judged.name}: `}${shown(value)} A (${pack.triggerDemand}).`,
-    clearedBy: `at least ${shown(value - limit)} A less demand`,
+    clearedBy: `at least ${leastShown(value - limit)} A less demand`,
     lever: 'demand',
     lessA: value - limit,
     station: 'charger',
@@ -128,7 +128,7 @@ const demandAboveFuse: Rule = ({ supplies, limiterHolds, pack }) => {
     id: 'demand-above-fuse',
     title: 'Maximum demand after the work is above the fuse rating',
     evidence: `${name === null ? '' : `${name}: `}${shown(value)} A against ${fuse.ratingA} A${fuse.established === true ? '' : ' (fallback)'}.${refused}`,
-    clearedBy: `at least ${shown(value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
+    clearedBy: `at least ${leastShown(value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
     lever: 'demand',
     lessA: value - fuse.ratingA,
     station: 'charger',

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { exceeds } from '../worked';
-import { fixed, partsShown, shown, toleranceOf } from './rounding';
+import { fixed, leastShown, partsShown, shown, toleranceOf } from './rounding';
 
 describe('rounding', () => {
   it.each<[number, 'A' | '%', string]>([
@@ -12,6 +12,9 @@ describe('rounding', () => {
     [5.009, '%', '5.01'],
   ])('%d %s is shown as %s', (value, unit, text) => {
     expect(shown(value, unit)).toBe(text);
+  });
+  it('what is needed at least is rounded up: 32.52 A less are 32.6 A', () => {
+    expect([leastShown(32.52), leastShown(32.5), leastShown(12)]).toEqual(['32.6', '32.5', '12']);
   });
   it('never shows minus nought', () => {
     fc.assert(

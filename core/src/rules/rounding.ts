@@ -26,6 +26,12 @@ export function shown(value: number, unit: ShownUnit = 'A'): string {
   return Number.isInteger(Number(text)) ? String(Number(text)) : text;
 }
 
+/** A least amount that is needed, rounded up so that what is said is enough. @example leastShown(32.52) // '32.6' */
+export function leastShown(value: number, unit: ShownUnit = 'A'): string {
+  const scale = 10 ** SHOWN_DECIMALS[unit];
+  return shown(Math.ceil(value * scale - 1e-9) / scale, unit);
+}
+
 /**
  * Parts rounded so that they add up to their sum as it is shown: each to the decimal below, and what is left of the sum to those that lost most.
  * Source: largest remainder.

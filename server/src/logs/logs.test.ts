@@ -86,6 +86,14 @@ describe('how a file was read', () => {
       .post(`/api/log-mappings/${shape}`)
       .send({ ...mapping, more: 1 })
       .expect(422);
+    // A table of half hours on a sheet of a workbook, a flag beside each value.
+    const wide = { ...mapping, layout: 'wide', perDay: 48, every: 2, longDay: true, sheet: 'March' };
+    await anna.post(`/api/log-mappings/${shape}`).send(wide).expect(204);
+    expect((await anna.get(`/api/log-mappings/${shape}`).expect(200)).body).toEqual({ mapping: wide });
+    await anna
+      .post(`/api/log-mappings/${shape}`)
+      .send({ ...wide, every: 9 })
+      .expect(422);
     await anna.get('/api/log-mappings/zz').expect(404);
   });
 });

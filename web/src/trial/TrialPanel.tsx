@@ -122,7 +122,9 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
       <h2>Trial</h2>
       <p className="quiet">
         The house with the vehicle coming home, played minute by minute over {ALL_YEARS} household-years. Habits are our
-        own plain estimates: it shows what is likely, and proves nothing that the guards do not.
+        own plain estimates
+        {(survey.place.premises ?? 'household') === 'household' ? '' : ', those of homes whatever the premises'}: it
+        shows what is likely, and proves nothing that the guards do not.
       </p>
       {!ready ? (
         <p>To be played it still needs: {'needs' in planned ? planned.needs : ''}</p>
