@@ -141,7 +141,11 @@ function nodeGrounds({ nodes, survey, tree, fuses, limiter }: VerdictFacts): Gro
         ? []
         : [met('node', `${label}: ${shown(least)} A left of ${ratingA} A`, { subjectId: id })];
     });
-  return judged.length > 0 ? judged : [{ id: 'node', says: 'no part of the supply has a rating', state: 'open' }];
+  // Parts that are over are found, and told by what found them.
+  const rated = nodes.some(({ id, ratingA }) => way.has(id) && ratingA !== null);
+  return judged.length > 0 || rated
+    ? judged
+    : [{ id: 'node', says: 'no part of the supply has a rating', state: 'open' }];
 }
 
 /** A size that passes; one that fails, or is not known, was found or is asked already. */

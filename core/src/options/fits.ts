@@ -24,9 +24,11 @@ export function fits({ verdicts }: Pick<Assessment, 'verdicts'>): Fit {
   // A circuit that is not designed yet is designed for whatever is chosen; one that is wrong for it does not fit.
   const judged = verdicts
     .filter(({ id, answer }) => OF_THE_SUPPLY.includes(id) || (id === 'circuit' && answer === false))
-    .map((verdict) => {
+    .flatMap((verdict) => {
       const rest = verdict.grounds.filter(({ findingId }) => findingId !== OVER_ALREADY);
-      return rest.length === verdict.grounds.length ? verdict : verdictOf(verdict.id, rest);
+      if (rest.length === verdict.grounds.length) return [verdict];
+      // With nothing else standing on it, the work makes nothing over.
+      return rest.length === 0 ? [] : [verdictOf(verdict.id, rest)];
     });
   const already = verdicts.flatMap(({ grounds }) => grounds.filter(({ findingId }) => findingId === OVER_ALREADY));
   const grounds = judged.flatMap((each) => each.grounds);

@@ -237,6 +237,16 @@ describe('what is over already', () => {
     const [verdict] = assess(settledSurvey(besides), gbDefault).verdicts.filter(({ id }) => id === 'nodes');
     expect(verdict).toMatchObject({ answer: false });
   });
+  it('another supply is not said to fail for it, nor to want a rating', () => {
+    const survey = settledSurvey((s) => {
+      s.place.premises = 'small-shop-or-office';
+      for (const node of s.supply.nodes) if (node.ratingA !== undefined) node.ratingA = 60;
+      s.loads = [{ id: 'ring', class: 'socket-circuit', currentA: 65 }];
+    });
+    const other = options(survey, gbDefault).find(({ id }) => id === 'other-supply');
+    expect(other).toMatchObject({ holds: null, why: 'The other supply is not surveyed.' });
+    expect(other?.already.length).toBeGreaterThan(0);
+  });
   it('on its way it is told, and so is what the work adds', () => {
     const survey = settledSurvey((s) => {
       Object.assign(nodeOf(s, 'cut-out'), { ratingA: 60 });
