@@ -1,3 +1,4 @@
+import { clampsOf } from '../management/limiter';
 import type { Assessment, NodeAssessment, PerPhase } from '../assessment';
 import type { Finding } from '../finding';
 import type { SupplyNode } from '../survey/supply';
@@ -142,15 +143,11 @@ function most(figures: PerPhase | undefined): number | null {
 /** Every clamp of the survey by the node it sits on, in a few words. */
 function clampWords({ proposals }: Survey): Map<string, string> {
   const found = new Map<string, string>();
-  for (const { limiter } of proposals) {
-    if (limiter.kind !== 'clamp') continue;
-    for (const { nodeId, setPointA } of [
-      { nodeId: limiter.clampNodeId, setPointA: limiter.setPointA },
-      ...(limiter.moreClamps ?? []),
-    ]) {
+  for (const proposal of proposals) {
+    for (const { nodeId, setPointA } of clampsOf(proposal)) {
       if (nodeId === undefined) continue;
       // Chargers of one controller share its clamps: said once.
-      found.set(nodeId, `clamp, set-point ${setPointA ?? '?'} A, fail-safe ${limiter.failSafeA ?? '?'} A`);
+      found.set(nodeId, `clamp, set-point ${setPointA ?? '?'} A, fail-safe ${proposal.limiter.failSafeA ?? '?'} A`);
     }
   }
   return found;

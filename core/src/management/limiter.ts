@@ -68,6 +68,21 @@ export interface ClampSettings {
   readonly clamps: readonly { readonly nodeId: string; readonly setPointA: number }[];
 }
 
+/** Every clamp of a limiter as recorded, the controller's own first; what is left out is not known. None where it manages by no clamp. */
+export function clampsOf({
+  limiter,
+}: Pick<Proposal, 'limiter'>): readonly {
+  readonly nodeId: string | undefined;
+  readonly setPointA: number | undefined;
+}[] {
+  const { kind, clampNodeId, setPointA, moreClamps = [] } = limiter;
+  if (kind !== 'clamp') return [];
+  return [
+    { nodeId: clampNodeId, setPointA },
+    ...moreClamps.map((more) => ({ nodeId: more.nodeId, setPointA: more.setPointA })),
+  ];
+}
+
 /** The clamp's settings, or which of them is missing. Null when the charger has no clamp. */
 export function clampSettings(proposal: Proposal): ClampSettings | { readonly missing: string } | null {
   const { kind, setPointA, failSafeA, clampNodeId, moreClamps = [] } = proposal.limiter;

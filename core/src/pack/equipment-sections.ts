@@ -1,3 +1,4 @@
+import { clampsOf } from '../management/limiter';
 import type { Assessment } from '../assessment';
 import { answerWords } from '../grounds/verdict';
 import { exportTotal } from '../route/export';
@@ -51,7 +52,7 @@ export function equipmentSection(
       ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
       ...(limiter.kind === 'clamp'
         ? [
-            ...clampsOf(proposal, supply.nodes).map(({ name, setPointA }, at, all) =>
+            ...namedClamps(proposal, supply.nodes).map(({ name, setPointA }, at, all) =>
               row(
                 all.length > 1 ? `Clamp ${at + 1} of ${all.length}` : 'Managed by clamp',
                 name,
@@ -68,18 +69,13 @@ export function equipmentSection(
 }
 
 /** Every clamp of a limiter by the part it sits on, with what it is held to; the name is left out where it is not known. */
-export function clampsOf(
-  { limiter }: Proposal,
+export function namedClamps(
+  proposal: Proposal,
   nodes: readonly SupplyNode[],
-): {
-  readonly name: string | undefined;
-  readonly nodeId: string | undefined;
-  readonly setPointA: number | undefined;
-}[] {
-  if (limiter.kind !== 'clamp') return [];
-  return [{ nodeId: limiter.clampNodeId, setPointA: limiter.setPointA }, ...(limiter.moreClamps ?? [])].map((clamp) => {
+): (ReturnType<typeof clampsOf>[number] & { readonly name: string | undefined })[] {
+  return clampsOf(proposal).map((clamp) => {
     const node = nodes.find(({ id }) => id === clamp.nodeId);
-    return { name: node && (node.label ?? NODE_NAMES[node.kind]), nodeId: clamp.nodeId, setPointA: clamp.setPointA };
+    return { ...clamp, name: node && (node.label ?? NODE_NAMES[node.kind]) };
   });
 }
 

@@ -8,7 +8,7 @@ import type { PerPhase } from '../assessment';
 import { fixed } from '../rules/rounding';
 import { equipmentName } from '../survey/kinds';
 import { isManaged, type PackContent } from './compose';
-import { clampsOf } from './equipment-sections';
+import { namedClamps } from './equipment-sections';
 import type { Section } from './rows';
 
 /** One file of a pack that is text, by its name within it. */
@@ -78,7 +78,7 @@ function clampRows({ proposals, supply }: Survey): string[][] {
   return [
     ['equipment', 'clamp on', 'node', 'set-point A', 'fail-safe A'],
     ...proposals.flatMap((proposal) =>
-      clampsOf(proposal, supply.nodes).map(({ name, nodeId, setPointA }) => [
+      namedClamps(proposal, supply.nodes).map(({ name, nodeId, setPointA }) => [
         equipmentName(proposal),
         name ?? '',
         nodeId ?? '',

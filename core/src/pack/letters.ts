@@ -5,7 +5,7 @@ import type { RulePack } from '../rules/rule-pack';
 import { equipmentName } from '../survey/kinds';
 import type { Survey } from '../survey/survey';
 import { isManaged, type SignedBy } from './compose';
-import { clampsOf } from './equipment-sections';
+import { namedClamps } from './equipment-sections';
 import { noticeWords } from './notice';
 import { fuseRatingLetter, type Letter } from './fuse-letter';
 import { figureText, phasesText } from './rows';
@@ -175,7 +175,7 @@ function equipment({ proposals, supply }: Survey): string[] {
       each.makeAndModel ?? 'make and model not recorded yet',
       each.ratedA === undefined ? 'rating not known' : `${each.ratedA} A${each.phases === 3 ? ', three-phase' : ''}`,
       each.limiter.kind === 'fixed' && each.limiter.fixedA !== undefined ? `held to ${each.limiter.fixedA} A` : '',
-      ...clampsOf(each, supply.nodes).map(
+      ...namedClamps(each, supply.nodes).map(
         ({ name, setPointA }) => `clamp on ${name ?? 'a part not recorded yet'}, set-point ${setPointA ?? '?'} A`,
       ),
       each.limiter.kind === 'clamp' ? `fail-safe ${each.limiter.failSafeA ?? '?'} A` : '',

@@ -258,7 +258,6 @@ class Session {
         this.play(minute, alone);
       this.rest();
     }
-    // The last vehicle may leave before the year ends.
   }
 
   /** Whether its vehicle would take something now. */

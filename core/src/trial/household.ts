@@ -63,6 +63,7 @@ export function householdYear({ appliances, sums, nominalV }: Household, seed: n
     sums: Array.from({ length: sums }, () => new Float32Array(MINUTES_A_YEAR)),
     running: new Map<string, Uint8Array>(),
     baseA: new Float64Array(sums),
+    nominalV,
     cells: new Map<number, Cell>(),
   };
   let ampereMinutes = 0;
@@ -115,6 +116,7 @@ interface Drawn {
   readonly sums: readonly Float32Array[];
   /** What is drawn all the time, for each of the sums. */
   readonly baseA: Float64Array;
+  readonly nominalV: number;
   readonly running: Map<string, Uint8Array>;
   readonly cells: Map<number, Cell>;
 }
@@ -204,7 +206,9 @@ class Player {
         const amperes = this.currentA * random.between(share[0], share[1]);
         // Energy and not time decides how long a battery is charged.
         const needs =
-          kwh === undefined ? lasts : (random.between(kwh[0], kwh[1]) * 60000) / (230 * amperes * appliance.lines);
+          kwh === undefined
+            ? lasts
+            : (random.between(kwh[0], kwh[1]) * 60000) / (this.drawn.nominalV * amperes * appliance.lines);
         if (!inSeason(appliance.season, day)) continue;
         // One still running is not started again: the next use waits for it.
         const from = Math.max(freeFrom, Math.floor(day * MINUTES_A_DAY + hour * 60));
