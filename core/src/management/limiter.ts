@@ -69,9 +69,7 @@ export interface ClampSettings {
 }
 
 /** Every clamp of a limiter as recorded, the controller's own first; what is left out is not known. None where it manages by no clamp. */
-export function clampsOf({
-  limiter,
-}: Pick<Proposal, 'limiter'>): readonly {
+export function clampsOf({ limiter }: Pick<Proposal, 'limiter'>): readonly {
   readonly nodeId: string | undefined;
   readonly setPointA: number | undefined;
 }[] {
