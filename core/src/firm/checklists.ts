@@ -1,31 +1,22 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsNotEmpty, ValidateNested } from 'class-validator';
+import { IsIn } from 'class-validator';
 import { CHECKLISTS, type ChecklistId } from '../survey/after';
-import { Id, Text } from '../survey/fields';
+import { Id, ListOf, RequiredText } from '../survey/fields';
 
 /** One thing to see to, under an id that stays when its words change. */
 export class ChecklistItem {
   @Id() id: string;
-  @IsNotEmpty({ message: 'what is to be seen to' }) @Text(200) text: string;
+  @RequiredText(200, 'what is to be seen to') text: string;
 }
 
 /** A list the firm writes itself: schemes and habits change, and are no rules of ours. */
 export class Checklist {
   @IsIn([...CHECKLISTS], { message: `one of ${CHECKLISTS.join(', ')}` }) list: ChecklistId;
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(60, { message: 'at most 60 items' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => ChecklistItem)
-  items: ChecklistItem[] = [];
+  @ListOf(() => ChecklistItem, 60) items: ChecklistItem[] = [];
 }
 
 /** Every list of a firm; one it has not written is the usual one. */
 export class FirmChecklists {
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(CHECKLISTS.length, { message: 'each list once' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => Checklist)
-  lists: Checklist[] = [];
+  @ListOf(() => Checklist, CHECKLISTS.length) lists: Checklist[] = [];
 }
 
 export const CHECKLIST_NAMES: Readonly<Record<ChecklistId, string>> = {

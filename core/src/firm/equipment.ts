@@ -1,5 +1,4 @@
-import { IsNotEmpty } from 'class-validator';
-import { Id, OneOf, Quantities, Quantity, SomeOf, Text, YesNo } from '../survey/fields';
+import { Id, OneOf, Quantities, Quantity, RequiredText, SomeOf, Text, YesNo } from '../survey/fields';
 import { PEN_DETECTIONS, type PenDetection } from '../survey/earthing-words';
 import { CLAMP_LINKS, type ClampLink } from '../survey/circuit-words';
 import type { Proposal } from '../survey/proposal';
@@ -8,7 +7,7 @@ import { ANSWERS, RCD_TYPES, type Answer, type RcdType } from '../survey/words';
 /** A kind of charging equipment as a firm knows it: what a survey is filled in from, so that nobody types it again. */
 export class EquipmentProfile {
   @Id() id: string;
-  @IsNotEmpty({ message: 'a name' }) @Text(100) name: string;
+  @RequiredText(100, 'a name') name: string;
   @Quantity('A', 1, 1000) ratedA?: number;
   @OneOf([1, 3]) phases?: 1 | 3;
   /** The currents it can be set to, where that is not any whole ampere. */

@@ -1,35 +1,21 @@
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsNotEmpty,
-  IsNumber,
-  IsString,
-  Matches,
-  MaxLength,
-  ValidateNested,
-} from 'class-validator';
-import { Type } from 'class-transformer';
+import { IsIn, IsNumber, IsString, Matches, MaxLength } from 'class-validator';
 import { RULE_PACKS, rulePack } from '../rules/catalogue';
 import type { RulePack, TriggerDemand } from '../rules/rule-pack';
 import { NUMBER_TERM_KEYS, NUMBER_TERMS, type NumberTermKey } from '../rules/terms';
-import { Count, Day, Id, OneOf, Text, YesNo } from '../survey/fields';
+import { Count, Day, Id, ListOf, OneOf, RequiredText, Text, YesNo } from '../survey/fields';
 import type { Fault } from '../survey/plain';
 
 /** A figure an operator sets differently, and where it says so. */
 export class ChangedTerm {
   @IsIn([...NUMBER_TERM_KEYS], { message: `one of ${NUMBER_TERM_KEYS.join(', ')}` }) term: NumberTermKey;
   @IsNumber({ allowInfinity: false, allowNaN: false }, { message: 'a number' }) value: number;
-  @IsString({ message: 'where it comes from' })
-  @IsNotEmpty({ message: 'where it comes from' })
-  @MaxLength(200, { message: 'at most 200 characters' })
-  source: string;
+  @RequiredText(200, 'where it comes from') source: string;
 }
 
 /** A rule pack as a firm keeps it: one that ships, and what differs from it. Each saving is a version of its own. */
 export class OperatorPack {
   @Id() id: string;
-  @IsNotEmpty({ message: 'a name' }) @Text(100) title: string;
+  @RequiredText(100, 'a name') title: string;
   @IsIn(RULE_PACKS.map(({ id }) => id), { message: `one of ${RULE_PACKS.map(({ id }) => id).join(', ')}` })
   basedOn: string;
   /** Counted up by the server. */
@@ -37,18 +23,11 @@ export class OperatorPack {
   /** The day the operator's terms bear. */
   @Day() date?: string;
   /** Where the operator says so. */
-  @IsString({ message: 'where its terms come from' })
-  @IsNotEmpty({ message: 'where its terms come from' })
-  @MaxLength(300, { message: 'at most 300 characters' })
-  source: string;
+  @RequiredText(300, 'where its terms come from') source: string;
   @OneOf(['unmanaged', 'managed']) triggerDemand?: TriggerDemand;
   @YesNo() acceptsLimiting?: boolean;
   @Text(20) emergencyNumber?: string;
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(NUMBER_TERM_KEYS.length, { message: 'each figure once' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => ChangedTerm)
-  changes: ChangedTerm[] = [];
+  @ListOf(() => ChangedTerm, NUMBER_TERM_KEYS.length) changes: ChangedTerm[] = [];
   /** Kept for the packs signed under it, and offered no more. */
   @YesNo() retired?: boolean;
 }
@@ -67,11 +46,7 @@ export class HouseRules {
   defaultPackId: string = 'gb-default';
   /** Ask the operator first, whatever the arithmetic says. */
   @YesNo() alwaysAsk?: boolean;
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(100, { message: 'at most 100 areas' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => AreaRules)
-  areas: AreaRules[] = [];
+  @ListOf(() => AreaRules, 100) areas: AreaRules[] = [];
 }
 
 /** What is wrong with a pack's figures besides their form: out of bounds, twice, or at odds with one another. */

@@ -1,7 +1,6 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { IsIn } from 'class-validator';
 import type { RulePack } from '../rules/rule-pack';
-import { Count, Part, Text } from '../survey/fields';
+import { Count, ListOf, Part, Text } from '../survey/fields';
 import { FirmContact } from './contact';
 import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/option-words';
 
@@ -21,16 +20,8 @@ export class FirmBandWords {
 
 /** A firm's own cost bands and waits; what it has not set is the rule pack's. */
 export class FirmTerms {
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(OPTION_KINDS.length, { message: 'each option once' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => FirmOptionTerms)
-  options: FirmOptionTerms[] = [];
-  @IsArray({ message: 'a list' })
-  @ArrayMaxSize(COST_BANDS.length, { message: 'each band once' })
-  @ValidateNested({ each: true, message: 'an object' })
-  @Type(() => FirmBandWords)
-  bands: FirmBandWords[] = [];
+  @ListOf(() => FirmOptionTerms, OPTION_KINDS.length) options: FirmOptionTerms[] = [];
+  @ListOf(() => FirmBandWords, COST_BANDS.length) bands: FirmBandWords[] = [];
   /** What packs and letters are written under. */
   @Part(() => FirmContact) contact?: FirmContact;
 }

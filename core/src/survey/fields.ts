@@ -102,6 +102,12 @@ export function Text(longest: number): Decorator {
   );
 }
 
+/** Text that must be there, up to a length in characters; `what` says what it is. */
+export function RequiredText(longest: number, what: string): Decorator {
+  const message = `${what}, in at most ${longest} characters`;
+  return together(IsString({ message }), IsNotEmpty({ message }), MaxLength(longest, { message }));
+}
+
 /** A day of the calendar: YYYY-MM-DD. */
 export function Day(): Decorator {
   return together(

@@ -40,16 +40,47 @@ export function memberPath(path: string, key: string | number): string {
   return typeof key === 'number' || /^\d+$/.test(key) ? `${path}[${key}]` : `${path}.${key}`;
 }
 
-/** Faults of shape that no field check would see: nulls, forbidden keys, too deep a nesting. */
-export function plainFaults(value: unknown, path = '$', depth = 0): Fault[] {
-  if (value === null) return [{ path, wrong: 'is null', expected: 'a value, or the field left out when not known' }];
-  if (typeof value !== 'object') return [];
-  if (depth >= DEEPEST) return [{ path, wrong: 'is nested too deeply', expected: `at most ${DEEPEST} levels` }];
+/** More faults than this help nobody. */
+export const MOST_FAULTS = 100;
+
+/** Text that is none: the nul character, which PostgreSQL cannot hold, and half of a pair that stands for one character. */
+// eslint-disable-next-line no-control-regex
+const NO_TEXT = /[\u0000\p{Cs}]/u;
+
+/** Whether a text can be kept and shown as it is. */
+export function isText(text: string): boolean {
+  return !NO_TEXT.test(text);
+}
+
+/**
+ * Faults of shape that no field check would see: nulls, forbidden keys, text that is none, too deep a nesting. Stops at the hundredth, so that a
+ * document of nothing but faults costs no more than one with a few.
+ */
+export function plainFaults(value: unknown): Fault[] {
   const faults: Fault[] = [];
-  for (const [key, member] of Object.entries(value)) {
-    const at = memberPath(path, Array.isArray(value) ? Number(key) : key);
-    if (FORBIDDEN_KEYS.has(key)) faults.push({ path: at, wrong: 'is not a known field', expected: 'a known field' });
-    else faults.push(...plainFaults(member, at, depth + 1));
-  }
+  gather(value, '$', 0, faults);
   return faults;
+}
+
+function gather(value: unknown, path: string, depth: number, faults: Fault[]): void {
+  if (faults.length >= MOST_FAULTS) return;
+  if (value === null)
+    faults.push({ path, wrong: 'is null', expected: 'a value, or the field left out when not known' });
+  else if (typeof value === 'string') {
+    if (!isText(value)) faults.push({ path, wrong: `is ${shown(value)}`, expected: 'text that can be kept and shown' });
+  } else if (typeof value === 'object') {
+    if (depth >= DEEPEST) faults.push({ path, wrong: 'is nested too deeply', expected: `at most ${DEEPEST} levels` });
+    else gatherMembers(value, path, depth, faults);
+  }
+}
+
+function gatherMembers(value: object, path: string, depth: number, faults: Fault[]): void {
+  const isList = Array.isArray(value);
+  for (const [key, member] of Object.entries(value)) {
+    if (faults.length >= MOST_FAULTS) return;
+    const at = memberPath(path, isList ? Number(key) : key);
+    if (FORBIDDEN_KEYS.has(key) || !isText(key))
+      faults.push({ path: at, wrong: 'is not a known field', expected: 'a known field' });
+    else gather(member, at, depth + 1, faults);
+  }
 }

@@ -1,58 +1,61 @@
 import { linkFaults } from './links';
-import type { Fault } from './plain';
+import { isObject } from './plain';
 import { readSurvey, type Reading } from './read';
 import { Survey } from './survey';
 import { validated } from './validated';
 
-/** The lists of a survey, by where they are. */
-const LISTS = ['loads', 'proposals', 'readings', 'measurements', 'photos', 'supply.nodes', 'intake.faults'] as const;
-type ListPath = (typeof LISTS)[number];
+/** Parts of a survey that hold a list of members beside their own fields. */
+const LIST_WITHIN: Readonly<Record<string, string>> = { supply: 'nodes', intake: 'faults' };
 
 /**
- * As `readSurvey`, for a survey known to be valid before these places in it were changed: only the parts and list
- * members touched are checked again, and the links between all of them. A save then costs what was typed, not what
- * the whole survey holds. The paths are those of the changes: field names, with ids for members of lists.
+ * As `readSurvey`, for a document made out of a survey that has been read before: only what is not the very same value as in that one is checked
+ * again, and the links between all of it. A save then costs what was typed, not what the whole survey holds. What is the same is told by identity,
+ * so that nothing depends on what a change says of itself: a member under another id, or in another place, is another value or the same one.
  */
-export function readEdited(survey: Survey, paths: readonly (readonly string[])[]): Reading {
-  const touched = new Map<ListPath, Set<string>>();
-  const whole = new Set<ListPath>();
-  const parts = new Set<string>();
-  for (const path of paths) {
-    const list = LISTS.find((each) => path.slice(0, each.split('.').length).join('.') === each);
-    const depth = list?.split('.').length ?? 0;
-    // The whole survey, a part or a list put in another's place: only the full reading copes with that.
-    if (!isPart(path[0]) || path.length <= depth || (path.length === 1 && path[0] !== 'notes'))
-      return readSurvey(survey);
-    parts.add(path[0]);
-    const id = path[depth];
-    if (list === undefined || id === undefined) continue;
-    if (path.length === depth + 1) whole.add(list);
-    else touched.set(list, (touched.get(list) ?? new Set()).add(id));
-  }
-  const only = <T extends { readonly id: string }>(list: ListPath, members: readonly T[]): readonly T[] =>
-    whole.has(list) ? members : members.filter(({ id }) => touched.get(list)?.has(id));
-  const sparse: Record<string, unknown> = { format: survey.format, version: survey.version };
-  for (const part of parts) {
-    if (isTopList(part)) sparse[part] = only(part, survey[part] as readonly { readonly id: string }[]);
-    else if (part === 'supply') sparse[part] = { ...survey.supply, nodes: only('supply.nodes', survey.supply.nodes) };
-    else if (part === 'intake')
-      sparse[part] = { ...survey.intake, faults: only('intake.faults', survey.intake.faults) };
-    else sparse[part] = survey[part as keyof Survey];
-  }
-  // Faults are rare: the whole survey is then read once more, for paths that count from its own start.
-  if ('faults' in validated(Survey, sparse)) return readSurvey(survey);
-  const links: Fault[] = linkFaults(survey);
-  return links.length > 0 ? { faults: links } : { survey };
+export function readEdited(document: unknown, before: Survey): Reading {
+  if (!isObject(document) || document['format'] !== before.format || document['version'] !== before.version)
+    return readSurvey(document);
+  const known = before as unknown as Record<string, unknown>;
+  const changed = Object.keys(document).filter((key) => document[key] !== known[key]);
+  const sparse = Object.fromEntries(changed.map((key) => [key, whatChanged(key, document[key], known[key])]));
+  const { format, version } = before;
+  const made = validated(Survey, { ...sparse, format, version });
+  // Faults are rare: the whole document is then read once more, for paths that count from its own start.
+  if ('faults' in made) return readSurvey(document);
+  const survey = new Survey() as unknown as Record<string, unknown>;
+  for (const key of Object.keys(document))
+    survey[key] = Object.hasOwn(sparse, key)
+      ? putTogether(key, document[key], sparse[key], made.value[key as keyof Survey])
+      : document[key];
+  const read = survey as unknown as Survey;
+  return linkFaults(read).length > 0 ? readSurvey(document) : { survey: read };
 }
 
-const TOP_LISTS = ['loads', 'proposals', 'readings', 'measurements', 'photos'] as const;
-
-function isTopList(part: string): part is (typeof TOP_LISTS)[number] {
-  return (TOP_LISTS as readonly string[]).includes(part);
+/** What of a part has to be checked: of a list the members that are new, of anything else all of it. */
+function whatChanged(key: string, now: unknown, before: unknown): unknown {
+  const list = LIST_WITHIN[key];
+  if (list !== undefined && isObject(now) && isObject(before) && Object.hasOwn(now, list))
+    return { ...now, [list]: newMembers(now[list], before[list]) };
+  return newMembers(now, before);
 }
 
-const PARTS: readonly string[] = Object.keys(new Survey()).concat('notes', 'driver', 'choice');
+/** The members of a list that were not in it before; all of them where it has grown, since how long it may be is checked by its length. */
+function newMembers(now: unknown, before: unknown): unknown {
+  if (!Array.isArray(now) || !Array.isArray(before) || now.length > before.length) return now;
+  const known = new Set<unknown>(before);
+  return now.filter((member) => !known.has(member));
+}
 
-function isPart(name: string | undefined): name is string {
-  return name !== undefined && PARTS.includes(name) && name !== 'format' && name !== 'version';
+/** A part as it was read: what was checked as its model made it, the rest as it was. */
+function putTogether(key: string, document: unknown, checked: unknown, read: unknown): unknown {
+  const list = LIST_WITHIN[key];
+  if (list !== undefined && isObject(document) && isObject(checked) && isObject(read) && Object.hasOwn(document, list))
+    return Object.assign(read, { [list]: membersTogether(document[list], checked[list], read[list]) });
+  return membersTogether(document, checked, read);
+}
+
+function membersTogether(document: unknown, checked: unknown, read: unknown): unknown {
+  if (!Array.isArray(document) || !Array.isArray(checked) || !Array.isArray(read)) return read;
+  const made = new Map<unknown, unknown>(checked.map((member, at) => [member, (read as unknown[])[at]]));
+  return document.map((member: unknown) => made.get(member) ?? member);
 }

@@ -130,10 +130,25 @@ describe('reading a survey', () => {
     [
       'nul characters',
       { ...head, notes: 'a\u0000b' },
-      '$.notes: is "a\\u0000b"; expected text of at most 5000 characters',
+      '$.notes: is "a\\u0000b"; expected text that can be kept and shown',
+    ],
+    [
+      'half a character',
+      { ...head, notes: 'a\ud83db' },
+      '$.notes: is "a\\ud83db"; expected text that can be kept and shown',
+    ],
+    [
+      'half a character in a name',
+      { ...head, ['\ud83d']: 1 },
+      '$.\ud83d: is not a known field; expected a known field',
     ],
   ])('refuses %s', (_name, input, expected) => {
     expect(faults(input)).toContain(expected);
+  });
+
+  it('names a hundred faults of two hundred thousand, and stops there', () => {
+    expect(faults({ ...head, loads: Array(200_000).fill(null) })).toHaveLength(100);
+    expect(faults({ ...head, loads: Array(200_000).fill({ a: null }) })).toHaveLength(100);
   });
 
   it('refuses names that reach past the document', () => {

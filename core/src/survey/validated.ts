@@ -1,9 +1,6 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
-import { isObject, memberPath, plainFaults, shown, type Fault } from './plain';
-
-/** More faults than this help nobody. */
-const MOST_FAULTS = 100;
+import { isObject, memberPath, MOST_FAULTS, plainFaults, shown, type Fault } from './plain';
 
 /**
  * A plain value as an instance of its model, absent parts filled with the model's own defaults; or every fault in it:
@@ -12,7 +9,7 @@ const MOST_FAULTS = 100;
 export function validated<T extends object>(model: new () => T, input: unknown): { value: T } | { faults: Fault[] } {
   if (!isObject(input)) return { faults: [{ path: '$', wrong: `is ${shown(input)}`, expected: 'an object' }] };
   const shape = plainFaults(input);
-  if (shape.length > 0) return { faults: shape.slice(0, MOST_FAULTS) };
+  if (shape.length > 0) return { faults: shape };
   const value = plainToInstance(model, input, { exposeDefaultValues: true });
   const errors = validateSync(value, {
     whitelist: true,
