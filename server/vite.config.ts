@@ -13,6 +13,7 @@ export default defineConfig({
       input: {
         main: 'src/main.ts',
         prepare: 'src/prepare.ts',
+        heavy: 'src/heavy/thread.ts',
         assess: 'src/cli/assess.ts',
         schema: 'src/cli/schema.ts',
         'verify-pack': 'src/cli/run-verify-pack.ts',

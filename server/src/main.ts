@@ -1,26 +1,39 @@
-import { Pool } from 'pg';
-import pino from 'pino';
+import { once } from 'node:events';
+import type { Server } from 'node:http';
+import { setTimeout } from 'node:timers/promises';
 import { listenForChargePoints } from './charge-points/link';
+import { openPool } from './db/pool';
+import { closeThreads } from './heavy/threads';
 import { makeApp } from './http/app';
+import type { Standing } from './http/health';
 import { operatorAddresses } from './operator/addresses';
-import { startOutbox } from './operator/outbox';
+import { openLog } from './signals/log';
+import { countTasks, openMetrics, serveMetrics } from './signals/metrics';
+import { taskHandlers } from './tasks/handlers';
+import { startWorkers } from './tasks/worker';
+
+/** After being told to stop, new requests are still taken for so long, ms: whoever sends them has to find out first. */
+const DRAIN_MS = 500;
+
+/** What is under way may take so long to finish, ms. */
+const PATIENCE_MS = 20_000;
 
 /** Starts one instance. Configured by the environment; see docs/operating.md. */
 async function main(): Promise<void> {
-  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
+  const log = openLog(process.env['LOG_LEVEL'] ?? 'info');
   const databaseUrl = process.env['APP_DATABASE_URL'];
   if (!databaseUrl) throw new Error('APP_DATABASE_URL is not set: run the start command, or prepare.js for its value.');
-  const pool = new Pool({ connectionString: databaseUrl, max: 20 });
-  // A lost database connection is reported by the query that needed it; the idle one must not end the process.
-  pool.on('error', (error) => {
-    log.warn({ message: error.message }, 'database connection lost');
-  });
+  const pool = openPool(databaseUrl, log);
   const secret = await pool.query<{ value: string }>("SELECT value FROM server_secrets WHERE name = 'session'");
   const operators = operatorAddresses(process.env['OPERATOR_ADDRESSES']);
+  const metrics = openMetrics(pool);
+  const standing: Standing = { stopping: false };
   const app = makeApp({
     pool,
     sessionSecret: secret.rows[0]?.value ?? '',
     log,
+    metrics,
+    standing,
     webDirectory: process.env['WEB_DIRECTORY'] ?? 'dist/web',
     trustedProxies: Number(process.env['TRUSTED_PROXIES'] ?? 0),
     operators,
@@ -31,23 +44,39 @@ async function main(): Promise<void> {
     log.info({ host, port }, 'listening');
     process.send?.({ listening: port });
   });
+  const metricsPort = process.env['METRICS_PORT'];
+  const counts =
+    metricsPort === undefined
+      ? undefined
+      : serveMetrics(metrics, Number(metricsPort), process.env['METRICS_HOST'] ?? '127.0.0.1');
+  countTasks(metrics, pool);
   const chargePoints = listenForChargePoints(server, pool, log);
-  const outbox = startOutbox(pool, log, operators);
-  const stop = (): void => {
+  const workers = startWorkers(pool, log, metrics, taskHandlers(pool, operators));
+
+  const stop = async (): Promise<void> => {
+    if (standing.stopping) return;
+    standing.stopping = true;
+    log.info('stopping');
+    // Whatever hangs, it ends; what it held is let go by the time passing.
+    void setTimeout(PATIENCE_MS, undefined, { ref: false }).then(() => process.exit(0));
     chargePoints.close();
-    // Requests under way are finished, idle connections are not waited for.
-    server.close(
-      () =>
-        void outbox
-          .stop()
-          .then(() => pool.end())
-          .then(() => process.exit(0)),
-    );
-    server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 5000).unref();
+    await Promise.all([closed(server), workers.stop()]);
+    counts?.close();
+    await Promise.all([closeThreads(), pool.end()]);
+    process.exit(0);
   };
-  process.once('SIGTERM', stop);
-  process.once('SIGINT', stop);
+  process.once('SIGTERM', () => void stop());
+  process.once('SIGINT', () => void stop());
+  // Started by a command that has died: nobody would ever stop it.
+  process.once('disconnect', () => void stop());
+}
+
+/** Takes what still comes for a moment, telling each that the connection ends; then finishes what is under way. */
+async function closed(server: Server): Promise<void> {
+  await setTimeout(DRAIN_MS);
+  const over = once(server, 'close');
+  server.close();
+  await over;
 }
 
 main().catch((error: unknown) => {

@@ -1,5 +1,6 @@
 import { Pool } from 'pg';
 import { prepareDatabase } from './db/prepare';
+import { closeThreads } from './heavy/threads';
 import { loadDemo } from './demo/load';
 
 /**
@@ -15,7 +16,7 @@ async function prepare(): Promise<void> {
     try {
       await loadDemo(owner, app);
     } finally {
-      await Promise.all([owner.end(), app.end()]);
+      await Promise.all([owner.end(), app.end(), closeThreads()]);
     }
   }
   console.log(appUrl);

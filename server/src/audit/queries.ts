@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 
 /** What is entered of itself, in the transaction that does it: neither is there without the other. */
 export const AUDITED = [
@@ -22,6 +22,8 @@ export const AUDITED = [
   'house-rules-changed',
   'feed-made',
   'feed-revoked',
+  'sign-in-failed',
+  'sign-in-stopped',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 
@@ -36,7 +38,7 @@ export interface AuditEntry {
 /** Enters who did what, to a job or to the firm as a whole. */
 export async function audit(
   db: PoolClient,
-  asker: Asker,
+  asker: Actor,
   jobId: string | null,
   what: Audited,
   details: Readonly<Record<string, unknown>> = {},

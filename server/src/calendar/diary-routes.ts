@@ -1,4 +1,3 @@
-import { clockEntries } from '@keen-gauge/core/calendar/ics-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { Router, type Request } from 'express';
 import { createHash, randomBytes } from 'node:crypto';
@@ -6,11 +5,12 @@ import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
-import { notFound } from '../http/problem';
-import { jobNumber } from '../jobs/numbers';
+import { notFound, Problem } from '../http/problem';
 import { firmRules } from '../firm/rules';
+import { mustBeAllowed } from '../people/rights';
+import { askFor } from '../tasks/queue';
 import { diaryOf } from './diary';
-import { icsOf } from './ics';
+import { diaryFor } from './diary-file';
 
 const hashOf = (key: string): Buffer => createHash('sha256').update(key).digest();
 
@@ -49,11 +49,14 @@ export function diaryRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const key = randomBytes(32).toString('base64url');
     await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'share-diary');
       await db.query('INSERT INTO calendar_feeds (firm_id, key_hash, made_by) VALUES ($1, $2, $3)', [
         asker.firmId,
         hashOf(key),
         asker.personId,
       ]);
+      // Written beforehand, so that the first calendar that asks need not wait.
+      await askFor(db, { firmId: asker.firmId }, 'write-diary', asker.firmId);
       await audit(db, asker, null, 'feed-made');
     });
     // The address is shown this once and kept nowhere.
@@ -63,6 +66,7 @@ export function diaryRoutes(pool: Pool): Router {
   router.delete('/feeds/:feedId', async (request, response) => {
     const [asker, id] = [askerOf(request), idParameter(request, 'feedId', 'calendar address')];
     await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'share-diary');
       const revoked = await db.query(
         'UPDATE calendar_feeds SET revoked_at = now() WHERE id = $1 AND revoked_at IS NULL',
         [id],
@@ -76,6 +80,14 @@ export function diaryRoutes(pool: Pool): Router {
   return router;
 }
 
+const tagOf = (version: string): string => `"${version}"`;
+
+const NOT_WRITTEN = new Problem(
+  503,
+  'Being written',
+  'This diary is being written for the first time. Ask again in a moment.',
+);
+
 /** The diary for a calendar that knows the address; it signs in to nothing. */
 export function feedRoutes(pool: Pool): Router {
   const router = Router();
@@ -86,18 +98,12 @@ export function feedRoutes(pool: Pool): Router {
     ]);
     const firmId = found.rows[0]?.firmId;
     if (!firmId) throw notFound('calendar');
-    const entries = await inFirm(pool, { firmId }, async (db) => {
-      return diaryOf(db, await firmRules(db));
-    });
-    response
-      .type('text/calendar')
-      .send(
-        icsOf(
-          entries.flatMap((entry) =>
-            clockEntries({ id: entry.jobId, number: jobNumber(entry.number), place: entry.place }, [entry]),
-          ),
-        ),
-      );
+    const asked = request.get('if-none-match');
+    const file = await diaryFor(pool, firmId, (version) => asked === tagOf(version));
+    if (!file) throw NOT_WRITTEN;
+    response.set({ ETag: tagOf(file.version), 'Cache-Control': 'private, no-cache' });
+    if ('body' in file) response.type('text/calendar').send(file.body);
+    else response.status(304).end();
   });
   return router;
 }

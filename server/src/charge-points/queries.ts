@@ -1,7 +1,7 @@
 import type { Payload } from '@keen-gauge/core/link/frames';
 import type { LinkSample } from '@keen-gauge/core/link/messages';
 import type { Pool, PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 
 /** A charge point linked to a job, as people see it. */
 export interface ChargePoint {
@@ -37,7 +37,7 @@ export async function chargePointsOf(db: PoolClient, jobId: string): Promise<Cha
 /** Links a charge point to a proposal of a job; the one linked before is let go. */
 export async function insertChargePoint(
   db: PoolClient,
-  asker: Asker,
+  asker: Actor,
   point: { id: string; jobId: string; proposalId: string; name: string; keyHash: Buffer },
 ): Promise<void> {
   const { id, jobId, proposalId, name, keyHash } = point;
@@ -107,7 +107,7 @@ export interface Call {
   readonly payload: Payload;
 }
 
-export async function insertCall(db: PoolClient, asker: Asker, pointId: string, call: Call): Promise<void> {
+export async function insertCall(db: PoolClient, asker: Actor, pointId: string, call: Call): Promise<void> {
   await db.query(
     'INSERT INTO charge_point_calls (id, point_id, firm_id, action, payload, asked_by) VALUES ($1, $2, $3, $4, $5, $6)',
     [call.id, pointId, asker.firmId, call.action, JSON.stringify(call.payload), asker.personId],

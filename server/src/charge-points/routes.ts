@@ -5,10 +5,11 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
+import { mustBeAllowed } from '../people/rights';
 import { keyHash } from './link';
 import {
   answerTo,
@@ -63,6 +64,7 @@ export function chargePointRoutes(pool: Pool): Router {
     const name = `KG-${randomBytes(6).toString('hex')}`;
     const key = randomBytes(16).toString('hex');
     await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'commission');
       if (!(await jobHasProposal(db, jobId, proposalId))) throw notFound('equipment on this job');
       await insertChargePoint(db, asker, { id, jobId, proposalId, name, keyHash: keyHash(key) });
       await audit(db, asker, jobId, 'charge-point-linked', { name, proposalId });
@@ -74,6 +76,7 @@ export function chargePointRoutes(pool: Pool): Router {
   router.delete('/:pointId', async (request, response) => {
     const [asker, jobId, id] = [askerOf(request), jobOf(request), idParameter(request, 'pointId', 'charge point')];
     await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'commission');
       if (!(await endChargePoint(db, jobId, id))) throw notFound('charge point');
       await audit(db, asker, jobId, 'charge-point-let-go', { id });
     });
@@ -83,9 +86,10 @@ export function chargePointRoutes(pool: Pool): Router {
   router.post('/:pointId/ask', async (request, response) => {
     const [asker, jobId, id] = [askerOf(request), jobOf(request), idParameter(request, 'pointId', 'charge point')];
     const body = bodyAs(AskBody, request.body);
-    const point = await inFirm(pool, asker, async (db) =>
-      (await chargePointsOf(db, jobId)).find((each) => each.id === id),
-    );
+    const point = await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'commission');
+      return (await chargePointsOf(db, jobId)).find((each) => each.id === id);
+    });
     if (!point) throw notFound('charge point');
     // Reading changes nothing; what is asked to be changed is recorded whether or not an answer comes.
     if (body.ask !== 'read-settings') {
@@ -127,7 +131,7 @@ function isAccepted(payload: Readonly<Record<string, unknown>>): boolean {
 }
 
 /** Leaves a call for whichever instance holds the connection, and waits for its answer. */
-async function askOf(pool: Pool, asker: Asker, point: ChargePoint, call: Omit<Call, 'id'>) {
+async function askOf(pool: Pool, asker: Actor, point: ChargePoint, call: Omit<Call, 'id'>) {
   if (!point.connected)
     throw new Problem(
       409,

@@ -8,6 +8,7 @@ import { putInstrument } from '../instruments/queries';
 import { insertJob } from '../jobs/queries';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { summarise } from '../jobs/summary';
+import { makePack } from '../packs/make';
 import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
@@ -88,5 +89,7 @@ async function loadScenario(
   for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
   if (scenario.signedBy === undefined) return;
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
-  if (head) await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });
+  if (!head) return;
+  const pack = await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });
+  await makePack(app, firmId, pack.id);
 }

@@ -7,7 +7,7 @@ import { gzip } from 'node:zlib';
 import type { Pool } from 'pg';
 import { logLines, type LoggerOptions } from '../../../standins/logger';
 import { analyseBytes } from '../cli/log-file';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { insertLog } from '../logs/queries';
 
 /** A log of the demo, played by the stand-in logger. */
@@ -18,7 +18,7 @@ export interface DemoLog {
 }
 
 /** Hands a demo log in as a person would: the file kept, its figures in the survey. */
-export async function handInLog(pool: Pool, asker: Asker, jobId: string, log: DemoLog, survey: Survey): Promise<void> {
+export async function handInLog(pool: Pool, asker: Actor, jobId: string, log: DemoLog, survey: Survey): Promise<void> {
   const bytes = Buffer.from([...logLines(log.plays)].join('\n'));
   const { analysis, openDoubts } = await analyseBytes(bytes, gbDefault);
   const id = newId();

@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import { Upload } from '@tus/server';
 import type { Pool } from 'pg';
 import sharp from 'sharp';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 import { filePhoto, type AboutPhoto } from '../photos/file-photo';
 import { UploadStore } from '../photos/upload-store';
 
@@ -51,7 +51,7 @@ const DRAWINGS = {
 } as const;
 
 /** Hands a demo picture in the way a person would: as a file that arrives, is made upright and entered in the survey. */
-export async function handIn(pool: Pool, asker: Asker, jobId: string, picture: DemoPicture): Promise<void> {
+export async function handIn(pool: Pool, asker: Actor, jobId: string, picture: DemoPicture): Promise<void> {
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900">${DRAWINGS[picture.drawing]}</svg>`;
   const bytes = await sharp(Buffer.from(svg)).jpeg({ quality: 90 }).toBuffer();
   const store = new UploadStore(pool, asker, jobId);

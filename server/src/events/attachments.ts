@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
+import { roomFor } from '../firm/storage';
 import { askerOf, idParameter } from '../http/asker';
 import { notFound, Problem } from '../http/problem';
 import { eventsOf } from './queries';
@@ -26,6 +27,7 @@ export function attachmentRoutes(pool: Pool): Router {
     const events = await inFirm(pool, asker, async (db) => {
       const known = await eventsOf(db, jobId);
       if (!known.some(({ id, kind }) => id === eventId && kind !== 'withdrawn')) throw notFound('entry');
+      await roomFor(db, asker.firmId, bytes.length);
       await db.query(
         `INSERT INTO event_attachments (id, firm_id, event_id, name, type, bytes, added_by) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
         [randomUUID(), asker.firmId, eventId, name, type, bytes, asker.personId],

@@ -1,7 +1,8 @@
 import { daysOf, stageOf, type EventKind, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { PoolClient } from 'pg';
 import { audit } from '../audit/queries';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
+import { takenId } from '../http/problem';
 
 /** Everything that happened to a job, in the order it was entered. */
 export async function eventsOf(db: PoolClient, jobId: string): Promise<JobEvent[]> {
@@ -25,13 +26,20 @@ export interface NewEvent {
 }
 
 /** Enters what happened. The same entry sent twice is one; nothing entered is ever changed. */
-export async function insertEvent(db: PoolClient, asker: Asker, event: NewEvent): Promise<void> {
+export async function insertEvent(db: PoolClient, asker: Actor, event: NewEvent): Promise<void> {
   const entered = await db.query(
     `INSERT INTO job_events (id, firm_id, job_id, kind, day, details, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
      ON CONFLICT (id) DO NOTHING`,
     [event.id, asker.firmId, event.jobId, event.kind, event.day, JSON.stringify(event.details), asker.personId],
   );
-  if (entered.rowCount !== 1) return;
+  if (entered.rowCount !== 1) {
+    const same = await db.query(
+      'SELECT 1 FROM job_events WHERE id = $1 AND job_id = $2 AND kind = $3 AND day = $4 AND details = $5::jsonb',
+      [event.id, event.jobId, event.kind, event.day, JSON.stringify(event.details)],
+    );
+    if (same.rowCount === 0) throw takenId();
+    return;
+  }
   // Where the entry that put it further is withdrawn, it is as it was signed, or before that.
   const events = await eventsOf(db, event.jobId);
   await db.query(

@@ -6,9 +6,11 @@ import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
-import { bodyAs } from '../http/body';
+import { bodyAs, bodyObject } from '../http/body';
 import { profilesOf, putProfile, putTerms, termsOf } from './queries';
-import { firmRules, putChecklists } from './rules';
+import { mustBeAllowed } from '../people/rights';
+import { putChecklists } from './rules';
+import { triedOnSurveys } from './tried';
 
 /** What a firm sets for itself: its kinds of charging equipment, and what options cost and how long they take. */
 export function firmRoutes(pool: Pool): Router {
@@ -21,8 +23,9 @@ export function firmRoutes(pool: Pool): Router {
   router.post('/equipment/:profileId', async (request, response) => {
     const asker = askerOf(request);
     const id = idParameter(request, 'profileId', 'profile');
-    const profile = bodyAs(EquipmentProfile, { ...(request.body as object), id });
+    const profile = bodyAs(EquipmentProfile, { ...bodyObject(request.body), id });
     const profiles = await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'change-equipment');
       await putProfile(db, asker, id, profile);
       await audit(db, asker, null, 'equipment-changed', { ...profile });
       return profilesOf(db);
@@ -34,9 +37,10 @@ export function firmRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const checklists = bodyAs(FirmChecklists, request.body);
     const rules = await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'change-rules');
       await putChecklists(db, asker, checklists);
       await audit(db, asker, null, 'checklists-changed', { ...checklists });
-      return firmRules(db);
+      return triedOnSurveys(db);
     });
     response.status(201).json({ rules });
   });
@@ -49,8 +53,10 @@ export function firmRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const terms = bodyAs(FirmTerms, request.body);
     await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'change-terms');
       await putTerms(db, asker, terms);
       await audit(db, asker, null, 'terms-changed', { ...terms });
+      await triedOnSurveys(db);
     });
     response.status(201).json({ terms });
   });

@@ -1,19 +1,19 @@
 import { packOf } from '@keen-gauge/core/firm/firm-rules';
 import { HouseRules, OperatorPack, operatorPackFaults } from '@keen-gauge/core/firm/operator-pack';
 import { Router } from 'express';
-import type { Pool, PoolClient } from 'pg';
-import type { Logger } from 'pino';
+import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
-import { bodyAs } from '../http/body';
+import { bodyAs, bodyObject } from '../http/body';
 import { invalid, notFound, Problem } from '../http/problem';
-import { resummarise } from '../jobs/resummarise';
-import { personById } from '../people/queries';
+import { mustBeAllowed } from '../people/rights';
+import { askFor } from '../tasks/queue';
+import { triedOnSurveys } from './tried';
 import { addPackVersion, firmRules, packVersions, putHouseRules } from './rules';
 
 /** A firm's rules: its packs in every version, and the house rules. Supervisors change them, all see them. */
-export function ruleRoutes(pool: Pool, log: Logger): Router {
+export function ruleRoutes(pool: Pool): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
@@ -30,12 +30,12 @@ export function ruleRoutes(pool: Pool, log: Logger): Router {
   router.post('/packs/:packId', async (request, response) => {
     const asker = askerOf(request);
     const id = idParameter(request, 'packId', 'rule pack');
-    const { version, ...sent } = request.body as { version?: number };
-    const pack = bodyAs(OperatorPack, { ...sent, id });
+    const { version, ...rest } = bodyObject(request.body);
+    const pack = bodyAs(OperatorPack, { ...rest, id });
     const faults = operatorPackFaults(pack);
     if (faults.length > 0) throw invalid(faults);
     const rules = await inFirm(pool, asker, async (db) => {
-      await onlySupervisors(db, asker);
+      await mustBeAllowed(db, asker, 'change-rules');
       const [known] = await packVersions(db, id);
       // Two people changing it at once: the second is told, not written over.
       if (known && known.pack.version !== version)
@@ -47,17 +47,17 @@ export function ruleRoutes(pool: Pool, log: Logger): Router {
       const saved = await addPackVersion(db, asker, id, pack);
       if (!saved) throw new Problem(409, 'Not saved', 'This rule pack could not be saved under its id.');
       await audit(db, asker, null, 'rule-pack-changed', { title: saved.title, version: saved.version, pack: saved });
-      return firmRules(db);
+      await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
+      return triedOnSurveys(db);
     });
     response.status(201).json({ rules });
-    void resummarise(pool, asker, log);
   });
 
   router.post('/house', async (request, response) => {
     const asker = askerOf(request);
     const house = bodyAs(HouseRules, request.body);
     const rules = await inFirm(pool, asker, async (db) => {
-      await onlySupervisors(db, asker);
+      await mustBeAllowed(db, asker, 'change-rules');
       const { packs } = await firmRules(db);
       const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
       const unknown = named.find((id) => packOf(id, packs) === undefined);
@@ -67,17 +67,11 @@ export function ruleRoutes(pool: Pool, log: Logger): Router {
         throw invalid([{ path: '$.areas', wrong: 'has an area twice', expected: 'each area once' }]);
       await putHouseRules(db, asker, house);
       await audit(db, asker, null, 'house-rules-changed', { ...house });
-      return firmRules(db);
+      await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
+      return triedOnSurveys(db);
     });
     response.status(201).json({ rules });
-    void resummarise(pool, asker, log);
   });
 
   return router;
-}
-
-async function onlySupervisors(db: PoolClient, asker: Asker): Promise<void> {
-  const me = await personById(db, asker.personId);
-  if (me?.role !== 'supervisor')
-    throw new Problem(403, 'Not yours to change', 'Rules are changed by the firm’s supervisors.');
 }

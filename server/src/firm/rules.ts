@@ -3,7 +3,7 @@ import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import { HouseRules, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 
 /** Every rule the firm in scope works to, in one read: saves, sign-offs and clocks all begin with it. */
 export async function firmRules(db: PoolClient): Promise<FirmRules> {
@@ -32,7 +32,7 @@ export async function firmRules(db: PoolClient): Promise<FirmRules> {
 /** Appends a version of a pack: the first, or one after the newest; undefined where the id is another firm's. */
 export async function addPackVersion(
   db: PoolClient,
-  asker: Asker,
+  asker: Actor,
   id: string,
   pack: OperatorPack,
 ): Promise<OperatorPack | undefined> {
@@ -43,7 +43,7 @@ export async function addPackVersion(
   const saved = { ...pack, version: (newest.rows[0]?.version ?? 0) + 1 };
   const added = await db.query(
     `INSERT INTO operator_packs (id, version, firm_id, pack, made_by) VALUES ($1, $2, $3, $4, $5)
-     ON CONFLICT (id, version) DO NOTHING`,
+     ON CONFLICT (firm_id, id, version) DO NOTHING`,
     [id, saved.version, asker.firmId, JSON.stringify(saved), asker.personId],
   );
   return added.rowCount === 1 ? saved : undefined;
@@ -65,7 +65,7 @@ export async function packVersions(db: PoolClient, id: string): Promise<PackVers
   return found.rows;
 }
 
-export async function putHouseRules(db: PoolClient, asker: Asker, house: HouseRules): Promise<void> {
+export async function putHouseRules(db: PoolClient, asker: Actor, house: HouseRules): Promise<void> {
   await db.query(
     `INSERT INTO house_rules (firm_id, rules, changed_by) VALUES ($1, $2, $3)
      ON CONFLICT (firm_id) DO UPDATE SET rules = $2, changed_by = $3, changed_at = now()`,
@@ -73,7 +73,7 @@ export async function putHouseRules(db: PoolClient, asker: Asker, house: HouseRu
   );
 }
 
-export async function putChecklists(db: PoolClient, asker: Asker, checklists: FirmChecklists): Promise<void> {
+export async function putChecklists(db: PoolClient, asker: Actor, checklists: FirmChecklists): Promise<void> {
   await db.query(
     `INSERT INTO firm_checklists (firm_id, checklists, changed_by) VALUES ($1, $2, $3)
      ON CONFLICT (firm_id) DO UPDATE SET checklists = $2, changed_by = $3, changed_at = now()`,

@@ -18,8 +18,11 @@ export const signedIn: RequestHandler = (request, _response, next) => {
 
 /** Who is asking; a problem when nobody is signed in. */
 export function askerOf(request: Request): Asker {
-  if (!request.session.asker) throw new Problem(401, 'Not signed in', 'Sign in to go on; what you typed is kept here.');
-  return request.session.asker;
+  const { asker } = request.session;
+  // A session of before generations says nothing of whether its access still holds.
+  if (!asker || typeof asker.generation !== 'number')
+    throw new Problem(401, 'Not signed in', 'Sign in to go on; what you typed is kept here.');
+  return asker;
 }
 
 /** An id from the address; anything that is not one is simply not found. */

@@ -22,3 +22,7 @@ export const notFound = (what: string): Problem =>
 
 export const invalid = (faults: readonly Fault[]): Problem =>
   new Problem(422, 'Not valid', 'Nothing was changed. Each fault names its field and what is expected.', { faults });
+
+/** A client-made id that something else has, which this firm may or may not see: nothing more is said of it. */
+export const takenId = (): Problem =>
+  new Problem(409, 'Not stored', 'That id is taken. Send it again under another; nothing was changed.');

@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 
 /** A measuring instrument of the firm. `calibrationDue` is the last day its calibration holds, YYYY-MM-DD. */
 export interface Instrument {
@@ -20,11 +20,11 @@ export async function instrumentsOf(db: PoolClient): Promise<Instrument[]> {
 }
 
 /** Adds an instrument, or changes the one of that id. */
-export async function putInstrument(db: PoolClient, asker: Asker, instrument: Instrument): Promise<void> {
+export async function putInstrument(db: PoolClient, asker: Actor, instrument: Instrument): Promise<void> {
   const { id, name, serial, calibrationDue, retired } = instrument;
   await db.query(
     `INSERT INTO instruments (id, firm_id, name, serial, calibration_due, retired) VALUES ($1, $2, $3, $4, $5, $6)
-     ON CONFLICT (id) DO UPDATE SET name = $3, serial = $4, calibration_due = $5, retired = $6`,
+     ON CONFLICT (firm_id, id) DO UPDATE SET name = $3, serial = $4, calibration_due = $5, retired = $6`,
     [id, asker.firmId, name, serial, calibrationDue, retired],
   );
 }

@@ -4,6 +4,7 @@ import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
+import { mustBeAllowed } from '../people/rights';
 import { instrumentsOf, putInstrument } from './queries';
 
 class InstrumentBody {
@@ -32,6 +33,7 @@ export function instrumentRoutes(pool: Pool): Router {
     const id = idParameter(request, 'instrumentId', 'instrument');
     const { name, serial, calibrationDue, retired } = bodyAs(InstrumentBody, request.body);
     const instruments = await inFirm(pool, asker, async (db) => {
+      await mustBeAllowed(db, asker, 'change-equipment');
       await putInstrument(db, asker, { id, name, serial, calibrationDue: calibrationDue ?? null, retired });
       return instrumentsOf(db);
     });

@@ -1,6 +1,7 @@
 import type { AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
+import { takenId } from '../http/problem';
 import type { JobSummary } from './summary';
 
 export interface JobRow {
@@ -57,11 +58,15 @@ export interface NewJob {
   readonly summary: JobSummary;
 }
 
-/** A job with its first, empty revision. A job of that id already there is left as it is: the request was sent twice. */
+/** A job with its first, empty revision. The very job of that id already there is left as it is: the request was sent twice. Another under its id is refused. */
 export async function insertJob(db: PoolClient, job: NewJob): Promise<void> {
   const { summary } = job;
-  const known = await db.query('SELECT 1 FROM jobs WHERE id = $1', [job.id]);
-  if (known.rowCount !== 0) return;
+  const known = await db.query<{ same: boolean }>(
+    'SELECT created_by = $2 AND wanted = $3 AS same FROM jobs WHERE id = $1',
+    [job.id, job.personId, job.wanted],
+  );
+  if (known.rows[0]?.same) return;
+  if (known.rows[0]) throw takenId();
   const counted = await db.query<{ number: number }>(
     'UPDATE firms SET next_job_number = next_job_number + 1 WHERE id = $1 RETURNING next_job_number - 1 AS number',
     [job.firmId],

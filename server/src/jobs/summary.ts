@@ -1,4 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
+import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
 import type { Survey } from '@keen-gauge/core/survey/survey';
@@ -22,4 +23,14 @@ export function summarise(survey: Survey, pack: RulePack, place: string): JobSum
     nextQuestion: open?.title ?? null,
     place: addressLine1 ? [addressLine1, town].filter(Boolean).join(', ') : place,
   };
+}
+
+/** As `summarise`, for a thread. */
+export function summaryUnder(input: {
+  readonly survey: Survey;
+  readonly rules: FirmRules;
+  readonly place: string;
+}): JobSummary {
+  const { survey, rules, place } = input;
+  return summarise(survey, rulesFor(survey.place.meterPointNumber, rules), place);
 }

@@ -26,8 +26,11 @@ import {
   MaxLength,
 } from 'class-validator';
 import express, { Router } from 'express';
+import { Readable } from 'node:stream';
+import { createGunzip } from 'node:zlib';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
+import { roomFor } from '../firm/storage';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
@@ -77,6 +80,27 @@ class MappingBody {
 /** A year by the minute is 20 MB and packs to three: this is ten years. */
 const MOST_BYTES = '30mb';
 
+/** Unpacked: a year by the second is two hundred megabytes. What unfolds into more is a trap. */
+const MOST_UNPACKED = 300_000_000;
+
+const NOT_PACKED = new Problem(422, 'Not a packed log', 'The file is sent packed with gzip. Nothing was kept.');
+
+/** Refuses what does not unpack to its end, or unpacks into more than any log: read through, and kept nowhere meanwhile. */
+async function mustUnpack(bytes: Buffer, most = MOST_UNPACKED): Promise<void> {
+  let length = 0;
+  try {
+    for await (const part of Readable.from([bytes]).pipe(createGunzip()) as AsyncIterable<Buffer>)
+      if ((length += part.length) > most)
+        throw new Problem(
+          413,
+          'Too large',
+          `Unpacked, the log is larger than ${most / 1_000_000} MB. Nothing was kept.`,
+        );
+  } catch (error) {
+    throw error instanceof Problem ? error : NOT_PACKED;
+  }
+}
+
 /** A job's logs: the file as it was handed in, kept and given back. */
 export function logRoutes(pool: Pool): Router {
   const router = Router({ mergeParams: true });
@@ -90,11 +114,12 @@ export function logRoutes(pool: Pool): Router {
       const id = idParameter(request, 'logId', 'log');
       const { name } = request.query;
       const bytes: unknown = request.body;
-      if (!Buffer.isBuffer(bytes) || bytes[0] !== 0x1f || bytes[1] !== 0x8b)
-        throw new Problem(422, 'Not a packed log', 'The file is sent packed with gzip. Nothing was kept.');
+      if (!Buffer.isBuffer(bytes)) throw NOT_PACKED;
+      await mustUnpack(bytes);
       const fileName = typeof name === 'string' && name.trim() !== '' ? name.slice(0, 200) : 'log';
       await inFirm(pool, asker, async (db) => {
         if (!(await headOf(db, jobId))) throw notFound('job');
+        await roomFor(db, asker.firmId, bytes.length);
         await insertLog(db, asker, jobId, id, { fileName, bytes });
       });
       response.status(201).json({ id });

@@ -3,140 +3,118 @@ import { OPERATOR_ANSWER_NAMES } from '@keen-gauge/core/calendar/operator-answer
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { createHash } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
-import { setTimeout } from 'node:timers/promises';
 import type { Pool, PoolClient } from 'pg';
-import type { Logger } from 'pino';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { eventsOf, insertEvent } from '../events/queries';
 import { packNumber } from '../jobs/numbers';
-import { wholeBundle, type StoredBundle } from '../packs/bundle';
-import { packBundleOf } from '../packs/queries';
+import { wholeBundle } from '../packs/bundle';
+import { packStored } from '../packs/queries';
+import { backOffS } from '../tasks/back-off';
+import { actorOf } from '../tasks/queue';
+import type { Handler, Outcome } from '../tasks/worker';
 import { addressFor, type OperatorAddresses } from './addresses';
-import { askAfter, handIn, patienceMs, type DeskAnswer, type HandedIn, type Trouble } from './desk-client';
-import { addMessage, addTrouble, holdClaim, settle, submissionById, type Submission } from './queries';
+import { askAfter, handIn, type DeskAnswer, type Trouble } from './desk-client';
+import { addMessage, addTrouble, countTry, settle, submissionById, type Submission } from './queries';
 
-/** Longer than the desk is waited for, and held on to while a pack is on its way: only an instance that died lets a claim run out. */
-const LEASE_S = 20;
-const MARGIN_S = 8;
-const LONGEST_WAIT_S = 15 * 60;
-/** How many are worked on at once: one slow desk does not keep the others waiting. */
-const LANES = 3;
+/** How soon a pack whose archive is still being made is looked at again, s. */
+const NOT_YET_S = 2;
 
-export interface Outbox {
-  readonly stop: () => Promise<void>;
-}
+/** How soon a conversation is looked at again where nothing more is known, s. */
+const SOON_S = 5;
 
 /**
- * Works through what is to be handed in and asked after, whichever firm's, a few at a time. Any number of instances may do so on one
- * database: each takes what no other has. What was under way when one died is told again under the same key, so that the desk takes it once.
+ * Works on one submission: hands its pack in, or asks after it. What was under way when an instance died is told again under the same key, so that the desk takes it
+ * once. Done when nothing more is to be said.
  */
-export function startOutbox(pool: Pool, log: Logger, operators: OperatorAddresses, everyMs = 1000): Outbox {
-  const stopped = new AbortController();
-  const run = async (): Promise<void> => {
-    while (!stopped.signal.aborted) {
-      const worked = await workOnce(pool, log, operators).catch((error: unknown) => {
-        log.error({ error: error instanceof Error ? error.message : error }, 'outbox');
-        return false;
-      });
-      if (worked) continue;
-      // Woken early when it is to stop.
-      await setTimeout(everyMs, undefined, { signal: stopped.signal }).catch(() => undefined);
-    }
+export function handInHandler(pool: Pool, operators: OperatorAddresses): Handler {
+  return async (task) => {
+    const actor = actorOf(task);
+    const submission = await inFirm(pool, task, (db) => submissionById(db, task.about));
+    if (!submission) return 'done';
+    const address = addressFor(operators, submission.area);
+    if (submission.state === 'waiting') return sendIt(pool, actor, submission, address, task.attempts);
+    if (submission.state === 'handed-in') return askIt(pool, actor, submission, address, task.attempts);
+    return 'done';
   };
-  const running = Promise.all(Array.from({ length: LANES }, run));
-  return {
-    stop: async () => {
-      stopped.abort();
-      await running;
-    },
-  };
-}
-
-interface Claim {
-  readonly id: string;
-  readonly firmId: string;
-  readonly personId: string;
-}
-
-/** Takes one submission that is due and does what it needs; false where none is. */
-export async function workOnce(pool: Pool, log: Logger, operators: OperatorAddresses): Promise<boolean> {
-  const claimed = await pool.query<Claim>(
-    'SELECT id, firm_id AS "firmId", asked_by AS "personId" FROM claim_submission($1)',
-    [LEASE_S],
-  );
-  const [claim] = claimed.rows;
-  if (!claim) return false;
-  const submission = await inFirm(pool, claim, (db) => submissionById(db, claim.id));
-  if (!submission) return true;
-  log.info({ submission: claim.id, state: submission.state }, 'outbox works on');
-  const address = addressFor(operators, submission.area);
-  if (submission.state === 'waiting') await sendIt(pool, claim, submission, address);
-  else if (submission.state === 'handed-in') await askIt(pool, claim, submission, address);
-  return true;
 }
 
 const NO_LINK: Trouble = { kind: 'trouble', why: 'There is no link to the operator of this area any more.' };
 
-async function sendIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
-  const found = await inFirm(pool, asker, (db) => packBundleOf(db, submission.packId));
+async function sendIt(
+  pool: Pool,
+  actor: Actor,
+  submission: Submission,
+  address: string | undefined,
+  attempts: number,
+): Promise<Outcome> {
+  const pack = await inFirm(pool, actor, (db) => packStored(db, submission.packId));
+  if (pack && !pack.files) return { afterS: NOT_YET_S };
+  const archive = pack?.files?.archive;
+  await inFirm(pool, actor, (db) => countTry(db, submission.id));
   // No transaction is open while the desk is waited for.
-  const came = !found?.stored
+  const came = !archive
     ? ({ kind: 'returned', why: 'The pack has no archive.' } as const)
     : address === undefined
       ? NO_LINK
-      : await sendTo(pool, asker, address, found.stored);
-  await held(pool, asker, submission, async (db, now) => {
+      : await handIn(address, submission.id, await buffer(await wholeBundle(pool, actor, archive)));
+  return held(pool, actor, submission, async (db, now) => {
     const note = (direction: 'out' | 'in', says: string): Promise<boolean> =>
-      addMessage(db, asker.firmId, now.id, { direction, says });
-    if (came.kind === 'trouble') {
-      await addTrouble(db, asker.firmId, now.id, came.why);
-      await settle(db, now.id, 'waiting', { afterS: came.waitS ?? backOffS(now.attempts), failed: true });
-    } else if (came.kind === 'returned') {
+      addMessage(db, actor.firmId, now.id, { direction, says });
+    if (came.kind === 'trouble') return inTrouble(db, actor, now, came, attempts);
+    if (came.kind === 'returned') {
       await note('in', `Not taken: ${came.why}`);
       await settle(db, now.id, 'returned');
-    } else {
-      const pack = packNumber(now.packNumber);
-      await note('out', `${pack} handed in`);
-      await note('in', `Received; reference ${came.reference}`);
-      await insertEvent(db, asker, {
-        id: now.id,
-        jobId: now.jobId,
-        kind: now.route === 'fit-then-notify' ? 'notice-sent' : 'sent',
-        day: ukDay(new Date()),
-        details: { reference: came.reference, pack, overLink: true },
-      });
-      await settle(db, now.id, 'handed-in', { afterS: came.pollAfterS, reference: came.reference });
+      return 'done';
     }
-  });
-}
-
-/** The claim lasts as long as this instance waits for the desk, and a little longer. */
-async function sendTo(pool: Pool, asker: Claim, address: string, stored: StoredBundle): Promise<HandedIn> {
-  const bundle = await buffer(await wholeBundle(pool, asker, stored));
-  const seconds = patienceMs(bundle.length) / 1000 + MARGIN_S;
-  await inFirm(pool, asker, (db) => holdClaim(db, asker.id, seconds));
-  return handIn(address, asker.id, bundle);
-}
-
-async function askIt(pool: Pool, asker: Claim, submission: Submission, address: string | undefined): Promise<void> {
-  const came = address === undefined ? NO_LINK : await askAfter(address, submission.reference ?? '');
-  await held(pool, asker, submission, async (db, now) => {
-    if (came.kind === 'trouble') {
-      await addTrouble(db, asker.firmId, now.id, came.why);
-      await settle(db, now.id, 'handed-in', { afterS: came.waitS ?? backOffS(now.attempts), failed: true });
-      return;
-    }
-    for (const answer of came.answers) await enter(db, asker, now, answer);
-    // A desk may change its mind or tell it again: it is asked on, as seldom as it says, until the job is fitted or closed.
-    const settled = came.answers.length > 0 && (await isOver(db, now.jobId));
-    await settle(db, now.id, settled ? 'answered' : 'handed-in', {
-      afterS: came.answers.length > 0 ? Math.max(came.pollAfterS, 5) : came.pollAfterS,
+    const number = packNumber(now.packNumber);
+    await note('out', `${number} handed in`);
+    await note('in', `Received; reference ${came.reference}`);
+    await insertEvent(db, actor, {
+      id: now.id,
+      jobId: now.jobId,
+      kind: now.route === 'fit-then-notify' ? 'notice-sent' : 'sent',
+      day: ukDay(new Date()),
+      details: { reference: came.reference, pack: number, overLink: true },
     });
+    await settle(db, now.id, 'handed-in', came.reference);
+    return { afterS: came.pollAfterS };
   });
+}
+
+async function askIt(
+  pool: Pool,
+  actor: Actor,
+  submission: Submission,
+  address: string | undefined,
+  attempts: number,
+): Promise<Outcome> {
+  const came = address === undefined ? NO_LINK : await askAfter(address, submission.reference ?? '');
+  return held(pool, actor, submission, async (db, now) => {
+    if (came.kind === 'trouble') return inTrouble(db, actor, now, came, attempts);
+    for (const answer of came.answers) await enter(db, actor, now, answer);
+    // A desk may change its mind or tell it again: it is asked on, as seldom as it says, until the job is fitted or closed.
+    if (came.answers.length > 0 && (await isOver(db, now.jobId))) {
+      await settle(db, now.id, 'answered');
+      return 'done';
+    }
+    return { afterS: came.answers.length > 0 ? Math.max(came.pollAfterS, SOON_S) : came.pollAfterS };
+  });
+}
+
+/** Entered once on the job, however long it lasts, and tried again. */
+async function inTrouble(
+  db: PoolClient,
+  actor: Actor,
+  now: Submission,
+  { why, waitS }: Trouble,
+  attempts: number,
+): Promise<Outcome> {
+  await addTrouble(db, actor.firmId, now.id, why);
+  return { afterS: waitS ?? backOffS(attempts), trouble: why };
 }
 
 /** An answer becomes an entry of the job, once under its id; one that only repeats another in every word is kept as said, and is no entry. */
-async function enter(db: PoolClient, asker: Asker, submission: Submission, answer: DeskAnswer): Promise<void> {
+async function enter(db: PoolClient, asker: Actor, submission: Submission, answer: DeskAnswer): Promise<void> {
   const { id, on, ...told } = answer;
   const words = [OPERATOR_ANSWER_NAMES[told.answer], told.note].filter(Boolean).join('. ');
   const details: JobEvent['details'] = {
@@ -169,22 +147,17 @@ async function isOver(db: PoolClient, jobId: string): Promise<boolean> {
   return found.rows[0]?.state === 'fitted' || found.rows[0]?.state === 'closed';
 }
 
-/** Does something with a submission while nobody else can, unless it has been stopped or moved on meanwhile. */
+/** Does something with a submission while nobody else can; one that has been stopped or moved on meanwhile is looked at anew. */
 async function held(
   pool: Pool,
-  asker: Asker,
+  actor: Actor,
   submission: Submission,
-  work: (db: PoolClient, now: Submission) => Promise<void>,
-): Promise<void> {
-  await inFirm(pool, asker, async (db) => {
+  work: (db: PoolClient, now: Submission) => Promise<Outcome>,
+): Promise<Outcome> {
+  return inFirm(pool, actor, async (db) => {
     const now = await submissionById(db, submission.id, true);
-    if (now?.state === submission.state) await work(db, now);
+    return now?.state === submission.state ? work(db, now) : { afterS: 0 };
   });
-}
-
-/** 1, 2, 4 … seconds after the first, second, third try; a quarter of an hour at most. */
-function backOffS(tries: number): number {
-  return Math.min(LONGEST_WAIT_S, 2 ** Math.min(Math.max(0, tries - 1), 20));
 }
 
 /** The id of the entry an answer becomes: the same however often it is told, and nobody else’s. */

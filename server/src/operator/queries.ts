@@ -1,5 +1,6 @@
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
+import { askFor } from '../tasks/queue';
 
 export type SubmissionState = 'waiting' | 'handed-in' | 'answered' | 'returned' | 'stopped';
 
@@ -12,7 +13,8 @@ export interface Submission {
   /** Of the meter point; empty where it is not known. */
   readonly area: string;
   readonly state: SubmissionState;
-  readonly attempts: number;
+  /** How often it has been tried to hand it in. */
+  readonly tries: number;
   /** An instance has it in hand this moment. */
   readonly underWay: boolean;
   readonly reference: string | null;
@@ -27,8 +29,9 @@ export interface Message {
 }
 
 const COLUMNS = `s.id, s.job_id AS "jobId", s.pack_id AS "packId", k.number AS "packNumber", k.route, s.area, s.state,
-  s.attempts, coalesce(s.claimed_until > now(), false) AS "underWay", s.reference, p.name AS "askedBy", s.asked_at AS "askedAt"`;
-const FROM = 'submissions s JOIN packs k ON k.id = s.pack_id JOIN people p ON p.id = s.asked_by';
+  s.tries, coalesce(t.claimed_until > now(), false) AS "underWay", s.reference, p.name AS "askedBy", s.asked_at AS "askedAt"`;
+const FROM = `submissions s JOIN packs k ON k.id = s.pack_id JOIN people p ON p.id = s.asked_by
+  LEFT JOIN tasks t ON t.firm_id = s.firm_id AND t.kind = 'hand-in' AND t.about = s.id::text`;
 
 export interface Conversation extends Submission {
   /** The operator has answered, whether or not it is asked on. */
@@ -61,7 +64,7 @@ export async function submissionById(db: PoolClient, id: string, forUpdate = fal
 /** Puts a pack in the outbox; false where it is there already, by whomever. */
 export async function insertSubmission(
   db: PoolClient,
-  asker: Asker,
+  asker: Actor,
   submission: { id: string; jobId: string; packId: string; area: string },
 ): Promise<boolean> {
   const { id, jobId, packId, area } = submission;
@@ -70,7 +73,9 @@ export async function insertSubmission(
      ON CONFLICT DO NOTHING`,
     [id, asker.firmId, jobId, packId, area, asker.personId],
   );
-  return added.rowCount === 1;
+  if (added.rowCount !== 1) return false;
+  await askFor(db, asker, 'hand-in', id);
+  return true;
 }
 
 /** Enters what was said; false where an answer of that id has been entered before. */
@@ -97,24 +102,16 @@ export async function addTrouble(db: PoolClient, firmId: string, submissionId: s
   if (last.rows[0]?.says !== says) await addMessage(db, firmId, submissionId, { direction: 'trouble', says });
 }
 
-/** Holds a claim for longer, while something takes its time. */
-export async function holdClaim(db: PoolClient, id: string, seconds: number): Promise<void> {
-  await db.query('UPDATE submissions SET claimed_until = now() + make_interval(secs => $2) WHERE id = $1', [
-    id,
-    seconds,
-  ]);
+/** Counts a try to hand a pack in, before it is made: one that an instance began and never ended has been made. */
+export async function countTry(db: PoolClient, id: string): Promise<void> {
+  await db.query('UPDATE submissions SET tries = tries + 1 WHERE id = $1', [id]);
 }
 
-/** How a submission stands now, and in how many seconds it is looked at again; lets go of it. */
-export async function settle(
-  db: PoolClient,
-  id: string,
-  state: SubmissionState,
-  { afterS = 0, reference, failed = false }: { afterS?: number; reference?: string; failed?: boolean } = {},
-): Promise<void> {
-  await db.query(
-    `UPDATE submissions SET state = $2, next_at = now() + make_interval(secs => $3), claimed_until = NULL,
-            reference = coalesce($4, reference), attempts = CASE WHEN $5 THEN attempts ELSE 0 END WHERE id = $1`,
-    [id, state, afterS, reference ?? null, failed],
-  );
+/** How a submission stands now. */
+export async function settle(db: PoolClient, id: string, state: SubmissionState, reference?: string): Promise<void> {
+  await db.query('UPDATE submissions SET state = $2, reference = coalesce($3, reference) WHERE id = $1', [
+    id,
+    state,
+    reference ?? null,
+  ]);
 }

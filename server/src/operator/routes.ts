@@ -12,8 +12,9 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
-import { packBundleOf, packById, packFile, packsOf } from '../packs/queries';
+import { packById, packsOf, packStored, packSurvey } from '../packs/queries';
 import { sinceSigned } from '../packs/since';
+import { askFor } from '../tasks/queue';
 import { addressFor, type OperatorAddresses } from './addresses';
 import { addMessage, conversationsOf, insertSubmission, settle, submissionById } from './queries';
 
@@ -60,7 +61,8 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
         const known = (await conversationsOf(db, jobId)).find((each) => each.packId === packId);
         if (known?.state === 'stopped') {
           // Taken up again under its old key: should it have arrived before it was stopped, the desk has it once all the same.
-          await settle(db, known.id, 'waiting', { failed: true });
+          await settle(db, known.id, 'waiting');
+          await askFor(db, asker, 'hand-in', known.id);
           await addMessage(db, asker.firmId, known.id, { direction: 'out', says: 'Taken up again' });
           await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(known.packNumber) });
         } else if (known?.id !== id)
@@ -82,11 +84,11 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
       if (found.underWay)
         throw new Problem(409, 'Being handed in', 'It is being handed in this moment. Look again in a minute.');
       const says =
-        found.attempts === 0
+        found.tries === 0
           ? 'Stopped before it was sent'
-          : `Stopped after ${found.attempts} ${found.attempts === 1 ? 'try' : 'tries'}; whether the operator has it is not known: ask.`;
+          : `Stopped after ${found.tries} ${found.tries === 1 ? 'try' : 'tries'}; whether the operator has it is not known: ask.`;
       await addMessage(db, asker.firmId, id, { direction: 'out', says });
-      await settle(db, id, 'stopped', { failed: true });
+      await settle(db, id, 'stopped');
       await audit(db, asker, jobId, 'hand-in-stopped', { pack: packNumber(found.packNumber) });
       return conversationsOf(db, jobId);
     });
@@ -116,7 +118,9 @@ async function mayBeHandedIn(
       'Not commissioned yet',
       'A notice is sent after the fitting. Enter the day it was commissioned first.',
     );
-  if (!(await packBundleOf(db, packId))?.stored)
+  // One that is still being made will have its archive; one signed before there were any never will.
+  const stored = await packStored(db, packId);
+  if (stored?.files?.archive === null)
     throw new Problem(409, 'No archive', 'This pack was signed before archives were made. Sign off again.');
   const area = await areaOf(db, packId);
   if (addressFor(addresses, area) === undefined)
@@ -143,7 +147,7 @@ export async function olderThanSurvey(
 
 /** The area of a pack’s meter point, as it was signed; empty where it had none that checks. */
 async function areaOf(db: PoolClient, packId: string): Promise<string> {
-  const survey = JSON.parse((await packFile(db, packId))?.survey ?? '{}') as Partial<Survey>;
+  const survey = JSON.parse((await packSurvey(db, packId))?.survey ?? '{}') as Partial<Survey>;
   const number = meterPoint(survey.place?.meterPointNumber);
   return number.state === 'good' ? number.distributor : '';
 }

@@ -2,7 +2,7 @@ import { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import type { Pool } from 'pg';
 import { ZipFile } from 'yazl';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { databasePictures } from '../photos/picture-store';
 import { MANIFEST_NAME, manifestOf, type Manifest, type ManifestFile, type PackedFile } from './manifest';
 import { openBundle } from './open-bundle';
@@ -40,7 +40,7 @@ export interface StoredBundle {
  */
 export async function wholeBundle(
   pool: Pool,
-  { firmId }: Pick<Asker, 'firmId'>,
+  { firmId }: Pick<Actor, 'firmId'>,
   { bundle, pictures, signedAt }: StoredBundle,
 ): Promise<Readable> {
   // One signed when archives were kept whole, or one without photographs.

@@ -1,7 +1,8 @@
 import type { PackContent } from '@keen-gauge/core/pack/compose';
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 import type { StoredBundle } from './bundle';
+import type { Making } from './make-files';
 
 export interface PackRow {
   readonly id: string;
@@ -13,10 +14,13 @@ export interface PackRow {
   readonly signedBy: string;
   readonly signedAt: Date;
   readonly reason: string | null;
+  /** Its document and archive have been made. */
+  readonly made: boolean;
 }
 
 const COLUMNS = `k.id, k.number, k.revision_seq AS "revisionSeq", k.route, k.title, k.fingerprint,
-  p.name AS "signedBy", k.signed_at AS "signedAt", k.reason`;
+  p.name AS "signedBy", k.signed_at AS "signedAt", k.reason,
+  EXISTS (SELECT 1 FROM pack_files f WHERE f.pack_id = k.id) AS made`;
 
 /** A job's packs, newest first. */
 export async function packsOf(db: PoolClient, jobId: string): Promise<PackRow[]> {
@@ -35,31 +39,57 @@ export async function packById(db: PoolClient, id: string): Promise<PackRow | un
   return found.rows[0];
 }
 
-/** A pack’s files, as stored. */
-export interface PackFile {
-  readonly number: number;
-  readonly survey: string;
-  readonly pdf: Buffer;
-}
-
-export async function packFile(db: PoolClient, id: string): Promise<PackFile | undefined> {
-  const found = await db.query<PackFile>('SELECT number, survey, pdf FROM packs WHERE id = $1', [id]);
+/** The survey of a pack, to the letter. */
+export async function packSurvey(
+  db: PoolClient,
+  id: string,
+): Promise<{ readonly number: number; readonly survey: string } | undefined> {
+  const found = await db.query<{ number: number; survey: string }>('SELECT number, survey FROM packs WHERE id = $1', [
+    id,
+  ]);
   return found.rows[0];
 }
 
-/** A pack's archive, as it was made when it was signed; undefined for one signed before there were any. */
-export async function packBundleOf(
-  db: PoolClient,
-  id: string,
-): Promise<{ readonly number: number; readonly stored: StoredBundle | null } | undefined> {
-  const found = await db.query<{ number: number; bundle: Buffer | null } & Omit<StoredBundle, 'bundle'>>(
-    'SELECT number, bundle, pictures, signed_at AS "signedAt" FROM packs WHERE id = $1',
+/** A pack's files, as they were made; `null` while they are not. An archive is missing for one signed before there were any. */
+export interface PackStored {
+  readonly number: number;
+  readonly files: { readonly pdf: Buffer; readonly archive: StoredBundle | null } | null;
+}
+
+export async function packStored(db: PoolClient, id: string): Promise<PackStored | undefined> {
+  const found = await db.query<{
+    number: number;
+    signedAt: Date;
+    pdf: Buffer | null;
+    bundle: Buffer | null;
+    pictures: StoredBundle['pictures'] | null;
+  }>(
+    `SELECT k.number, k.signed_at AS "signedAt", f.pdf, f.bundle, f.pictures
+       FROM packs k LEFT JOIN pack_files f ON f.pack_id = k.id WHERE k.id = $1`,
     [id],
   );
   const [row] = found.rows;
   if (!row) return undefined;
-  const { number, bundle, pictures, signedAt } = row;
-  return { number, stored: bundle && { bundle, pictures, signedAt } };
+  const { number, pdf, bundle, pictures, signedAt } = row;
+  return { number, files: pdf && { pdf, archive: bundle && { bundle, pictures: pictures ?? [], signedAt } } };
+}
+
+/** Adds what was made of a pack; what is there already stays, since it was made of the same. */
+export async function insertPackFiles(
+  db: PoolClient,
+  firmId: string,
+  made: {
+    readonly packId: string;
+    readonly pdf: Buffer;
+    readonly bundle: Buffer;
+    readonly pictures: StoredBundle['pictures'];
+  },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO pack_files (pack_id, firm_id, pdf, bundle, pictures) VALUES ($1, $2, $3, $4, $5)
+     ON CONFLICT (pack_id) DO NOTHING`,
+    [made.packId, firmId, made.pdf, made.bundle, JSON.stringify(made.pictures)],
+  );
 }
 
 /** What a pack's document says, as it was composed. */
@@ -88,20 +118,18 @@ export interface NewPack {
   readonly surveyText: string;
   readonly assessment: object;
   readonly content: PackContent;
-  readonly pdf: Buffer;
-  readonly bundle: Buffer;
-  readonly pictures: StoredBundle['pictures'];
+  readonly making: Making;
   readonly fingerprint: string;
   readonly signedAt: string;
   readonly reason: string | null;
 }
 
 /** Stores a pack, which nothing changes afterwards, and marks the job signed off; a closed one stays closed. */
-export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): Promise<void> {
+export async function insertPack(db: PoolClient, asker: Actor, pack: NewPack): Promise<void> {
   await db.query(
     `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
-                        content, pdf, fingerprint, signed_by, signed_at, reason, bundle, pictures)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
+                        content, making, fingerprint, signed_by, signed_at, reason)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
     [
       pack.id,
       asker.firmId,
@@ -114,13 +142,11 @@ export async function insertPack(db: PoolClient, asker: Asker, pack: NewPack): P
       pack.surveyText,
       JSON.stringify(pack.assessment),
       JSON.stringify(pack.content),
-      pack.pdf,
+      JSON.stringify(pack.making),
       pack.fingerprint,
       asker.personId,
       pack.signedAt,
       pack.reason,
-      pack.bundle,
-      JSON.stringify(pack.pictures),
     ],
   );
   await db.query(

@@ -4,6 +4,7 @@ import { coveringMessage } from '@keen-gauge/core/pack/files';
 import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
 import { pipeline } from 'node:stream/promises';
+import { setTimeout } from 'node:timers/promises';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
@@ -12,7 +13,7 @@ import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { headOf } from '../surveys/queries';
 import { wholeBundle } from './bundle';
-import { packBundleOf, packContent, packFile, packsOf, type PackFile } from './queries';
+import { packContent, packsOf, packStored, packSurvey, type PackStored } from './queries';
 import { signOff } from './sign-off';
 import { sinceSigned } from './since';
 
@@ -26,6 +27,8 @@ class AnswerBody {
 }
 
 class SignOffBody {
+  /** Made by the sender, so that the request sent twice makes one pack. */
+  @IsOptional() @IsUUID(undefined, { message: 'a UUID' }) id?: string;
   @IsUUID(undefined, { message: 'a UUID' }) revisionId: string;
   @IsOptional()
   @IsString({ message: 'text' })
@@ -66,37 +69,45 @@ export function jobPackRoutes(pool: Pool): Router {
   return router;
 }
 
-/** A pack's files, as they were frozen. */
+/** How long a file that is being made is waited for, ms, before whoever asks is told to come again. */
+const PATIENCE_MS = 15_000;
+const LOOK_MS = 150;
+
+const BEING_MADE = new Problem(503, 'Being made', 'The document of this pack is being made. Ask again in a moment.');
+
+/** A pack's files, as they were made. */
 export function packRoutes(pool: Pool): Router {
   const router = Router();
 
-  const fileOf = async (request: Request): Promise<PackFile> => {
+  const filesOf = async (request: Request): Promise<{ number: number; files: NonNullable<PackStored['files']> }> => {
     const id = idParameter(request, 'packId', 'pack');
-    const pack = await inFirm(pool, askerOf(request), (db) => packFile(db, id));
-    if (!pack) throw notFound('pack');
-    return pack;
+    for (const until = Date.now() + PATIENCE_MS; Date.now() < until;) {
+      const pack = await inFirm(pool, askerOf(request), (db) => packStored(db, id));
+      if (!pack) throw notFound('pack');
+      if (pack.files) return { number: pack.number, files: pack.files };
+      await setTimeout(LOOK_MS);
+    }
+    throw BEING_MADE;
   };
 
   router.get('/:packId/notice.pdf', async (request, response) => {
-    const { number, pdf } = await fileOf(request);
+    const { number, files } = await filesOf(request);
     response
       .attachment(`${packNumber(number)}.pdf`)
       .type('application/pdf')
-      .send(pdf);
+      .send(files.pdf);
   });
 
   router.get('/:packId/pack.zip', async (request, response) => {
-    const id = idParameter(request, 'packId', 'pack');
-    const found = await inFirm(pool, askerOf(request), (db) => packBundleOf(db, id));
-    if (!found) throw notFound('pack');
-    if (!found.stored)
+    const { number, files } = await filesOf(request);
+    if (!files.archive)
       throw new Problem(
         404,
         'No archive',
         'This pack was signed before archives were made. Its PDF and JSON are as they were.',
       );
-    response.attachment(`${packNumber(found.number)}.zip`).type('application/zip');
-    await pipeline(await wholeBundle(pool, askerOf(request), found.stored), response);
+    response.attachment(`${packNumber(number)}.zip`).type('application/zip');
+    await pipeline(await wholeBundle(pool, askerOf(request), files.archive), response);
   });
 
   router.get('/:packId/message', async (request, response) => {
@@ -107,7 +118,10 @@ export function packRoutes(pool: Pool): Router {
   });
 
   router.get('/:packId/survey.json', async (request, response) => {
-    const { number, survey } = await fileOf(request);
+    const id = idParameter(request, 'packId', 'pack');
+    const found = await inFirm(pool, askerOf(request), (db) => packSurvey(db, id));
+    if (!found) throw notFound('pack');
+    const { number, survey } = found;
     response
       .attachment(`${packNumber(number)}.json`)
       .type('application/json')

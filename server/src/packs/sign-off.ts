@@ -1,33 +1,28 @@
 import { assess } from '@keen-gauge/core/assess';
-import { packEntries } from '@keen-gauge/core/calendar/ics-events';
 import { daysOf } from '@keen-gauge/core/calendar/job-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
 import { composePack, type AnswerFor, type SignedBy } from '@keen-gauge/core/pack/compose';
-import { packTexts } from '@keen-gauge/core/pack/files';
 import { missingItems, type Missing } from '@keen-gauge/core/pack/missing';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
-import type { Pool } from 'pg';
+import type { Pool, PoolClient } from 'pg';
 import { audit } from '../audit/queries';
-import { inFirm, type Asker } from '../db/firm-scope';
-import { notFound, Problem } from '../http/problem';
-import { jobNumber, packNumber } from '../jobs/numbers';
-import { jobById } from '../jobs/queries';
-import { holidaysAbout } from '../calendar/holidays';
-import { icsOf } from '../calendar/ics';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { eventsOf } from '../events/queries';
 import { firmRules } from '../firm/rules';
-import { personById } from '../people/queries';
-import { packPictures } from '../photos/packed';
-import { printedPictures } from '../photos/printed';
+import { notFound, Problem, takenId } from '../http/problem';
+import { packNumber } from '../jobs/numbers';
+import { jobById } from '../jobs/queries';
+import { mustBeAllowed } from '../people/rights';
 import { headOf } from '../surveys/queries';
-import { packBundle } from './bundle';
-import { packPdf } from './pdf/document';
+import { askFor } from '../tasks/queue';
 import { insertPack, packById, packContent, packsOf, takePackNumber, type PackRow } from './queries';
 
 export interface SignOff {
+  /** Made by whoever asks, so that the request sent twice makes one pack. */
+  readonly id?: string;
   readonly revisionId: string;
   readonly reason?: string;
   /** Why each thing that touches safety is answered for, by the key it is missing under. */
@@ -36,25 +31,25 @@ export interface SignOff {
 }
 
 /**
- * Freezes a job's survey as a numbered pack. Refused when the person may not sign, when the survey has moved on since
- * they looked at it, or when something is missing and they have not said why they sign all the same.
+ * Fixes a job's survey as a numbered pack, in one short transaction: survey, assessment, content and number. Its document and archive are made afterwards, by a task that
+ * is asked for in the same transaction. Refused when the person may not sign, when the survey has moved on since they looked at it, or when something is missing and
+ * they have not said why they sign all the same. Asked twice under one id it answers the same.
  */
-export async function signOff(pool: Pool, asker: Asker, jobId: string, request: SignOff): Promise<PackRow> {
+export async function signOff(pool: Pool, asker: Actor, jobId: string, request: SignOff): Promise<PackRow> {
   return inFirm(pool, asker, async (db) => {
-    const [me, head, job] = [
-      await personById(db, asker.personId),
-      await headOf(db, jobId, true),
-      await jobById(db, jobId),
-    ];
-    if (!me || !head || !job) throw notFound('job');
-    if (!me.maySignOff)
-      throw new Problem(403, 'Not yours to sign', 'Ask someone in the firm who may sign surveys off.');
+    const head = await headOf(db, jobId, true);
+    const job = await jobById(db, jobId);
+    if (!head || !job) throw notFound('job');
+    const id = request.id ?? newId();
+    const already = await signedUnder(db, jobId, id, request.revisionId);
+    if (already) return already;
+    const me = await mustBeAllowed(db, asker, 'sign-off');
     if (request.signature && !isSigned(request.signature, me.name))
       throw new Problem(422, 'Not signed', `Type your own name, ${me.name}, or draw your signature.`);
     if (head.revisionId !== request.revisionId)
       throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
     const reading = readSurvey(head.survey);
-    if ('faults' in reading) throw new Problem(500, 'Not readable', 'The stored survey could not be read.', reading);
+    if ('faults' in reading) throw new Error('The stored survey could not be read.');
 
     const rules = await firmRules(db);
     const pack = rulesFor(reading.survey.place.meterPointNumber, rules);
@@ -84,30 +79,8 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     );
     const surveyText = `${JSON.stringify(reading.survey, null, 2)}\n`;
     const fingerprint = createHash('sha256').update(surveyText).digest('hex');
+    // The firm's count last: whoever else signs waits for no more than what follows.
     const number = await takePackNumber(db, asker.firmId);
-    const label = { number: packNumber(number), job: jobNumber(job.number), fingerprint };
-    const id = newId();
-    const { way: route } = assessment.route;
-    const holidays = new Set(holidaysAbout(reading.survey.place.nation ?? 'england', ukDay(new Date())));
-    const signed = `${packNumber(number)} ${jobNumber(job.number)} ${job.place}`;
-    const pdf = await packPdf(content, signedBy, label, await printedPictures(db, asker.firmId, content.photos));
-    const photographs = await packPictures(db, reading.survey.photos);
-    const bundle = await packBundle(
-      { ...label, title: content.title, signedBy: signedBy.name, signedAt: signedBy.at },
-      [
-        { name: `${label.number}.pdf`, bytes: pdf },
-        {
-          name: 'calendar.ics',
-          bytes: Buffer.from(icsOf(packEntries(label.number, job, route, pack, days, ukDay(new Date()), holidays))),
-        },
-        ...packTexts(surveyText, reading.survey, assessment, content, signed).map(({ name, text }) => ({
-          name,
-          bytes: Buffer.from(text),
-        })),
-        ...photographs.missing,
-      ],
-      photographs.pictures,
-    );
     await insertPack(db, asker, {
       id,
       jobId,
@@ -118,15 +91,20 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
       surveyText,
       assessment,
       content,
-      pdf,
-      bundle,
-      pictures: photographs.pictures.map(({ name, key }) => ({ name, key })),
+      making: {
+        signedBy,
+        rules: pack,
+        job: { id: jobId, number: job.number, place: job.place },
+        days,
+        today: ukDay(new Date()),
+      },
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,
     });
+    await askFor(db, asker, 'make-pack', id);
     await audit(db, asker, jobId, 'signed-off', {
-      pack: label.number,
+      pack: packNumber(number),
       fingerprint,
       revision: head.seq,
       ...(request.signature ? { signature: request.signature.kind } : {}),
@@ -137,6 +115,22 @@ export async function signOff(pool: Pool, asker: Asker, jobId: string, request: 
     if (!stored) throw notFound('pack');
     return stored;
   });
+}
+
+/** The pack that was signed under this id before, where the same is asked again; refused where something else was. */
+async function signedUnder(
+  db: PoolClient,
+  jobId: string,
+  id: string,
+  revisionId: string,
+): Promise<PackRow | undefined> {
+  const found = await db.query<{ same: boolean }>(
+    'SELECT job_id = $2 AND revision_id = $3 AS same FROM packs WHERE id = $1',
+    [id, jobId, revisionId],
+  );
+  if (!found.rows[0]) return undefined;
+  if (!found.rows[0].same) throw takenId();
+  return packById(db, id);
 }
 
 /** Shorter than this says nothing of why. */

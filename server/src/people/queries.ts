@@ -13,14 +13,24 @@ export interface Person {
   readonly firm: string;
 }
 
-/** The one look-up that crosses firms; see the migration. */
+/** Somebody as signing in needs them; `known` are the digests of places they have signed in from. */
+export interface SignInPerson {
+  readonly id: string;
+  readonly firmId: string;
+  readonly passwordHash: string;
+  readonly generation: number;
+  readonly known: readonly Buffer[];
+}
+
+/** The one look-up of people that crosses firms; see the migration. */
 export async function personForSignIn(
   pool: Pool,
   email: string,
-): Promise<{ id: string; firmId: string; passwordHash: string } | undefined> {
-  const found = await pool.query<{ id: string; firmId: string; passwordHash: string }>(
-    'SELECT id, firm_id AS "firmId", password_hash AS "passwordHash" FROM person_for_sign_in($1)',
-    [email],
+  digests: readonly Buffer[],
+): Promise<SignInPerson | undefined> {
+  const found = await pool.query<SignInPerson>(
+    'SELECT id, firm_id AS "firmId", password_hash AS "passwordHash", generation, known FROM person_for_sign_in($1, $2)',
+    [email, digests],
   );
   return found.rows[0];
 }

@@ -1,13 +1,17 @@
 import { verify } from '@node-rs/argon2';
 import { IsString, MaxLength } from 'class-validator';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import type { Pool } from 'pg';
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
-import { inFirm } from '../db/firm-scope';
-import { askerOf, signedIn } from '../http/asker';
+import type { Logger } from 'pino';
+import { audit } from '../audit/queries';
+import { inFirm, type Asker } from '../db/firm-scope';
+import { askerOf } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { Problem } from '../http/problem';
-import { meOf, personForSignIn } from './queries';
+import type { Metrics } from '../signals/metrics';
+import { placeOf, rememberPlace } from './known-places';
+import { meOf, personForSignIn, type SignInPerson } from './queries';
+import { signInLimits } from './sign-in-limits';
 
 class SignIn {
   @IsString({ message: 'text' }) @MaxLength(200, { message: 'at most 200 characters' }) email: string;
@@ -19,62 +23,92 @@ const NOBODY = '$argon2id$v=19$m=19456,t=2,p=1$c29tZXNhbHRzb21lc2FsdA$5ow22fYK1o
 
 const WRONG = new Problem(401, 'Not signed in', 'That e-mail address and password do not go together.');
 
-const MINUTES_15 = 15 * 60;
-
-/** Signing in and out, and who I am. */
-export function peopleRoutes(pool: Pool): Router {
-  const counts = { storeClient: pool, tableName: 'sign_in_counts', tableCreated: true, duration: MINUTES_15 };
-  const perName = new RateLimiterPostgres({ ...counts, keyPrefix: 'name', points: 8 });
-  const perAddress = new RateLimiterPostgres({ ...counts, keyPrefix: 'address', points: 60 });
+/** Signing in and out. */
+export function sessionRoutes(pool: Pool, log: Logger, metrics: Metrics): Router {
+  const limits = signInLimits(pool);
   const router = Router();
 
-  router.post('/session', async (request, response) => {
+  /** What went wrong at somebody's door stands in their firm's record; of a name nobody has, only that it was tried is logged. */
+  const noted = async (person: SignInPerson | undefined, outcome: 'wrong' | 'stopped'): Promise<void> => {
+    metrics.signIn(outcome);
+    log.warn({ outcome, firm: person?.firmId }, 'sign-in');
+    if (!person) return;
+    const { id: personId, firmId } = person;
+    const what = outcome === 'wrong' ? 'sign-in-failed' : 'sign-in-stopped';
+    await inFirm(pool, { firmId }, (db) => audit(db, { firmId, personId }, null, what));
+  };
+
+  router.post('/', async (request, response) => {
     const { email, password } = bodyAs(SignIn, request.body);
     const name = email.trim().toLowerCase();
-    const address = request.ip ?? 'unknown';
-    const spent = [await perName.get(name), await perAddress.get(address)];
-    if (spent.some((count) => count !== null && count.remainingPoints <= 0)) throw tooMany(spent);
-    const person = await personForSignIn(pool, name);
+    const place = placeOf(request);
+    const person = await personForSignIn(pool, name, Object.values(place.digests));
+    const knows = (digest: Buffer): boolean => person?.known.some((known) => known.equals(digest)) ?? false;
+    const taken = await limits.take({
+      name,
+      address: place.address,
+      device: place.device,
+      knownDevice: knows(place.digests.device),
+      knownAddress: knows(place.digests.address),
+    });
+    if ('waitMs' in taken) {
+      if (taken.first) await noted(person, 'stopped');
+      throw tooMany(taken.waitMs);
+    }
     const right = await verify(person?.passwordHash ?? NOBODY, password).catch(() => false);
     if (!person || !right) {
-      await Promise.all([perName.consume(name), perAddress.consume(address)]).catch((refusal: unknown) => {
-        if (!(refusal instanceof RateLimiterRes)) throw refusal;
-      });
+      await noted(person, 'wrong');
       throw WRONG;
     }
-    await perName.delete(name);
-    // A new session id at sign-in: one planted beforehand is worth nothing.
-    await new Promise<void>((resolve, reject) => {
-      request.session.regenerate((error: unknown) => {
-        if (error) reject(error instanceof Error ? error : new Error('session'));
-        else resolve();
-      });
+    await taken.giveBack();
+    metrics.signIn('right');
+    const asker: Asker = { firmId: person.firmId, personId: person.id, generation: person.generation };
+    const me = await inFirm(pool, asker, async (db) => {
+      await rememberPlace(db, asker, place, response);
+      return meOf(db, asker.personId);
     });
-    request.session.asker = { firmId: person.firmId, personId: person.id };
-    response.json(await inFirm(pool, person, (db) => meOf(db, person.id)));
+    await freshSession(request);
+    request.session.asker = asker;
+    response.json(me);
   });
 
-  router.delete('/session', async (request, response) => {
-    await new Promise<void>((resolve) => {
-      request.session.destroy(() => {
-        resolve();
+  router.delete('/', async (request, response) => {
+    await new Promise<void>((resolve, reject) => {
+      request.session.destroy((error: unknown) => {
+        // Still signed in where it could not be taken away: said, not passed over.
+        if (error) reject(error instanceof Error ? error : new Error('session'));
+        else resolve();
       });
     });
     response.clearCookie('keen.sid').status(204).end();
   });
 
-  router.get('/me', signedIn, async (request, response) => {
+  return router;
+}
+
+/** A new session id at sign-in: one planted beforehand is worth nothing. */
+async function freshSession(request: Request): Promise<void> {
+  await new Promise<void>((resolve, reject) => {
+    request.session.regenerate((error: unknown) => {
+      if (error) reject(error instanceof Error ? error : new Error('session'));
+      else resolve();
+    });
+  });
+}
+
+/** Who I am. */
+export function meRoutes(pool: Pool): Router {
+  const router = Router();
+  router.get('/', async (request, response) => {
     const asker = askerOf(request);
     const me = await inFirm(pool, asker, (db) => meOf(db, asker.personId));
     if (!me) throw new Problem(401, 'Not signed in', 'Sign in to go on.');
     response.json(me);
   });
-
   return router;
 }
 
-function tooMany(spent: readonly (RateLimiterRes | null)[]): Problem {
-  const wait = Math.max(...spent.map((count) => (count && count.remainingPoints <= 0 ? count.msBeforeNext : 0)));
-  const minutes = Math.max(1, Math.ceil(wait / 60_000));
+function tooMany(waitMs: number): Problem {
+  const minutes = Math.max(1, Math.ceil(waitMs / 60_000));
   return new Problem(429, 'Too many tries', `Wait ${minutes} minute${minutes === 1 ? '' : 's'}, then try again.`);
 }

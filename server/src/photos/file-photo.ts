@@ -1,11 +1,13 @@
 import type { Photo } from '@keen-gauge/core/survey/photo';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool } from 'pg';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { notFound, Problem } from '../http/problem';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
-import { PictureFault, readPicture, type Picture } from './picture';
+import { heavy } from '../heavy/threads';
+import { askFor } from '../tasks/queue';
+import type { Picture } from './picture';
 import { databasePictures, fullKey, thumbKey } from './picture-store';
 import { forgetUpload, insertPhoto, photoById, photoOfFile, uploadedBytes, type PhotoRow } from './queries';
 
@@ -24,7 +26,7 @@ export interface Filed {
  */
 export async function filePhoto(
   pool: Pool,
-  asker: Asker,
+  asker: Actor,
   jobId: string,
   id: string,
   about: AboutPhoto,
@@ -46,7 +48,8 @@ export async function filePhoto(
     return enter(pool, asker, jobId, twin, about, true);
   }
   const picture = await pictureOf(upload.bytes).catch(async (error: unknown) => {
-    await inFirm(pool, asker, (db) => forgetUpload(db, id));
+    // What is no picture never will be one; anything else may be tried again with what has arrived.
+    if (error instanceof Problem) await inFirm(pool, asker, (db) => forgetUpload(db, id));
     throw error;
   });
   const row = await inFirm(pool, asker, async (db) => {
@@ -58,6 +61,8 @@ export async function filePhoto(
       await pictures.put(fullKey(id), picture.full);
       await pictures.put(thumbKey(id), picture.thumb);
       await insertPhoto(db, asker, jobId, { id, sha256, picture });
+      // The printed picture beforehand, so that a pack need not wait for it.
+      await askFor(db, { firmId: asker.firmId }, 'print-picture', id);
     }
     await forgetUpload(db, id);
     return already ?? (await photoById(db, jobId, id));
@@ -66,19 +71,17 @@ export async function filePhoto(
   return enter(pool, asker, jobId, row, about, row.id !== id);
 }
 
+/** The picture in a file, unfolded in a thread and one at a time. */
 async function pictureOf(bytes: Buffer): Promise<Picture> {
-  try {
-    return await readPicture(bytes);
-  } catch (error) {
-    if (error instanceof PictureFault) throw new Problem(422, 'Not taken', error.message);
-    throw error;
-  }
+  const picture = await heavy('pictureOf', bytes);
+  if ('fault' in picture) throw new Problem(422, 'Not taken', picture.fault);
+  return { ...picture, full: Buffer.from(picture.full), thumb: Buffer.from(picture.thumb) };
 }
 
 /** Enters a photograph in the survey, unless it is there. */
 async function enter(
   pool: Pool,
-  asker: Asker,
+  asker: Actor,
   jobId: string,
   row: PhotoRow,
   about: AboutPhoto,

@@ -14,8 +14,8 @@ export interface Picture {
 /** Why a file cannot be taken in, in a sentence for the person who chose it. */
 export class PictureFault extends Error {}
 
-/** Larger than any telephone's camera makes; a small file that unfolds into more is a trap. */
-const MOST_PIXELS = 120_000_000;
+/** As much as a telephone's camera makes; a small file that unfolds into more is a trap. Unfolded, this is two hundred megabytes. */
+const MOST_PIXELS = 64_000_000;
 const LONGEST_SIDE = 4096;
 const THUMB_SIDE = 480;
 
@@ -89,4 +89,36 @@ function takenAt(exif: Buffer | undefined): Date | null {
     // Unreadable metadata is no reason to refuse the picture.
     return null;
   }
+}
+
+/** A picture out of a file, or why it cannot be taken: for a thread, out of which no error comes as the kind it was. */
+export async function pictureOf(bytes: Uint8Array): Promise<Picture | { readonly fault: string }> {
+  try {
+    return await readPicture(Buffer.from(bytes));
+  } catch (error) {
+    if (error instanceof PictureFault) return { fault: error.message };
+    throw error;
+  }
+}
+
+/** More than this a printed page does not show. */
+const PRINTED_SIDE = 1400;
+
+/** A kept picture brought down to what paper shows; one that has been is only measured. */
+export async function printedOf({
+  bytes,
+  asItIs,
+}: {
+  readonly bytes: Uint8Array;
+  readonly asItIs: boolean;
+}): Promise<{ readonly bytes: Uint8Array; readonly width: number; readonly height: number }> {
+  if (asItIs) {
+    const { width, height } = await sharp(bytes).metadata();
+    return { bytes, width, height };
+  }
+  const { data, info } = await sharp(bytes)
+    .resize({ width: PRINTED_SIDE, height: PRINTED_SIDE, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 80 })
+    .toBuffer({ resolveWithObject: true });
+  return { bytes: data, width: info.width, height: info.height };
 }

@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 import type { Picture } from './picture';
 
 /** The bytes of an upload as far as they have arrived, and whether that is all of them. */
@@ -60,7 +60,7 @@ export async function photoOfFile(db: PoolClient, jobId: string, sha256: string)
 
 export async function insertPhoto(
   db: PoolClient,
-  asker: Asker,
+  asker: Actor,
   jobId: string,
   photo: { id: string; sha256: string; picture: Picture },
 ): Promise<void> {

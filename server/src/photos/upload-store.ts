@@ -2,14 +2,15 @@ import { DataStore, Upload } from '@tus/server';
 import { isUUID } from 'class-validator';
 import type { Readable } from 'node:stream';
 import type { Pool } from 'pg';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
+import { roomFor } from '../firm/storage';
 import { forgetStaleUploads } from './queries';
 
 /** So much is gathered before it is written down: what is lost with a dropped link is less than this. */
 const PART_BYTES = 512 * 1024;
 
 /** Why a part is not taken, as the protocol tells it. */
-class UploadFault extends Error {
+export class UploadFault extends Error {
   constructor(
     readonly status_code: number,
     readonly body: string,
@@ -25,9 +26,12 @@ const notFound = (): UploadFault => new UploadFault(404, 'There is no such uploa
  * began. One person's requests only: made anew for each.
  */
 export class UploadStore extends DataStore {
+  /** Why a part could not be written down; undefined while none has failed. */
+  failure: unknown;
+
   constructor(
     private readonly pool: Pool,
-    private readonly asker: Asker,
+    private readonly asker: Actor,
     private readonly jobId: string,
   ) {
     super();
@@ -45,6 +49,14 @@ export class UploadStore extends DataStore {
         `INSERT INTO uploads (id, firm_id, job_id, person_id, size) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING`,
         [upload.id, this.asker.firmId, this.jobId, this.asker.personId, upload.size],
       );
+      // Begun before, it goes on; another's, or one of another job or size, is not it.
+      const begun = await db.query('SELECT 1 FROM uploads WHERE id = $1 AND job_id = $2 AND size = $3', [
+        upload.id,
+        this.jobId,
+        upload.size,
+      ]);
+      if (begun.rowCount === 0) throw new UploadFault(409, 'That id is taken.\n');
+      await roomFor(db, this.asker.firmId, upload.size ?? 0);
     });
     return this.getUpload(upload.id);
   }
@@ -78,8 +90,8 @@ export class UploadStore extends DataStore {
         if (bytes >= PART_BYTES) await keep();
       }
     } finally {
-      // A link that drops half-way leaves what has arrived.
-      await keep();
+      // A link that drops half-way leaves what has arrived; what could not be written once is not tried at once again.
+      if (this.failure === undefined) await keep();
     }
     return received;
   }
@@ -92,6 +104,14 @@ export class UploadStore extends DataStore {
 
   /** One part, only where it joins on to what is there: two requests for one file never mix. */
   private async append(id: string, start: number, bytes: Buffer): Promise<void> {
+    await this.stored(id, start, bytes).catch((error: unknown) => {
+      // Told as what it is, whatever the library makes of a stream that broke off because of it.
+      this.failure = error;
+      throw error;
+    });
+  }
+
+  private async stored(id: string, start: number, bytes: Buffer): Promise<void> {
     await inFirm(this.pool, this.asker, async (db) => {
       const moved = await db.query(
         'UPDATE uploads SET received = received + $3 WHERE id = $1 AND received = $2 AND received + $3 <= size',

@@ -2,11 +2,11 @@ import type { Photo } from '@keen-gauge/core/survey/photo';
 import { Readable } from 'node:stream';
 import type { Pool } from 'pg';
 import { ZipFile } from 'yazl';
-import { inFirm, type Asker } from '../db/firm-scope';
+import { inFirm, type Actor } from '../db/firm-scope';
 import { databasePictures, fullKey } from './picture-store';
 
 /** A job's photographs as a zip that is written while it is read, one picture in memory at a time. */
-export function photoZip(pool: Pool, asker: Asker, photos: readonly Photo[]): NodeJS.ReadableStream {
+export function photoZip(pool: Pool, asker: Actor, photos: readonly Photo[]): NodeJS.ReadableStream {
   const zip = new ZipFile();
   const lines = ['file\tcaption\ttaken by\ttaken at'];
   for (const [at, photo] of photos.entries()) {

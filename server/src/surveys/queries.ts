@@ -1,7 +1,7 @@
 import type { Change } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 import type { JobSummary } from '../jobs/summary';
 
 /** The newest revision of a survey and its document. */
@@ -34,7 +34,7 @@ export interface NewRevision {
 }
 
 /** Appends a revision and moves the head to it, in one statement. */
-export async function appendRevision(db: PoolClient, asker: Asker, revision: NewRevision): Promise<void> {
+export async function appendRevision(db: PoolClient, asker: Actor, revision: NewRevision): Promise<void> {
   await db.query(
     `WITH added AS (
        INSERT INTO revisions (id, firm_id, job_id, seq, parent_id, person_id, changes)
@@ -58,9 +58,17 @@ export async function appendRevision(db: PoolClient, asker: Asker, revision: New
   );
 }
 
-/** Whether a revision of this id is already part of the job: the save was sent twice. */
-export async function hasRevision(db: PoolClient, jobId: string, id: string): Promise<boolean> {
-  const found = await db.query('SELECT 1 FROM revisions WHERE id = $1 AND job_id = $2', [id, jobId]);
+/** Whether this very revision is part of the job already: the save was sent twice. Another under its id is not it. */
+export async function hasRevision(
+  db: PoolClient,
+  jobId: string,
+  { id, changes }: { readonly id: string; readonly changes: readonly Change[] },
+): Promise<boolean> {
+  const found = await db.query('SELECT 1 FROM revisions WHERE id = $1 AND job_id = $2 AND changes = $3::jsonb', [
+    id,
+    jobId,
+    JSON.stringify(changes),
+  ]);
   return found.rowCount !== 0;
 }
 

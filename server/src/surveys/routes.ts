@@ -19,7 +19,7 @@ import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
-import { notFound } from '../http/problem';
+import { invalid, notFound } from '../http/problem';
 import { headOf, history } from './queries';
 import { saveRevision } from './save';
 
@@ -86,7 +86,15 @@ export function surveyRoutes(pool: Pool): Router {
   return router;
 }
 
-/** Plain again: what is kept in history is the change itself, not the model it was checked with. */
-function asChange(body: ChangeBody): Change {
+/** Plain again: what is kept in history is the change itself, not the model it was checked with. An order needs the ids it puts in order. */
+function asChange(body: ChangeBody, at: number): Change {
+  if (body.kind === 'order')
+    for (const key of ['from', 'to'] as const)
+      if (!isIds(body[key]))
+        throw invalid([{ path: `$.changes[${at}].${key}`, wrong: 'is no list of ids', expected: 'the ids in order' }]);
   return JSON.parse(JSON.stringify(body)) as Change;
+}
+
+function isIds(value: unknown): boolean {
+  return Array.isArray(value) && value.length <= 1000 && value.every((each) => typeof each === 'string');
 }

@@ -4,11 +4,13 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import { decisionsIn } from '../audit/decisions';
 import { audit } from '../audit/queries';
-import type { Asker } from '../db/firm-scope';
+import type { Actor } from '../db/firm-scope';
 import { invalid, notFound, Problem } from '../http/problem';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { firmRules } from '../firm/rules';
 import { summarise } from '../jobs/summary';
+import { personById } from '../people/queries';
+import { newlyAnsweredFor, notTheirs } from './answered-for';
 import { appendRevision, hasRevision, headOf } from './queries';
 
 export interface Save {
@@ -28,21 +30,22 @@ export interface Saved {
  * Appends one revision to a survey. Changes made on an older revision are merged: they go in where the head still
  * says what they had seen. If any does not, nothing is stored and the conflicts come back, for the person to decide.
  */
-export async function saveRevision(db: PoolClient, asker: Asker, jobId: string, save: Save): Promise<Saved> {
+export async function saveRevision(db: PoolClient, asker: Actor, jobId: string, save: Save): Promise<Saved> {
   const head = await headOf(db, jobId, true);
   if (!head) throw notFound('job');
   // Sent again after its answer was lost: a revision on the newest parent cannot be there yet, any other may be.
-  if (save.parentId !== head.revisionId && (await hasRevision(db, jobId, save.id)))
+  if (save.parentId !== head.revisionId && (await hasRevision(db, jobId, save)))
     return { revisionId: head.revisionId, seq: head.seq, survey: head.survey };
 
   const merged = apply(head.survey as unknown as Value, save.changes);
   if (merged.conflicts.length > 0) throw conflict(merged.conflicts, head.survey, head);
-  const reading = readEdited(
-    merged.document as unknown as Survey,
-    save.changes.map(({ path }) => path),
-  );
+  const reading = readEdited(merged.document, head.survey);
   if ('faults' in reading) throw invalid(reading.faults);
   const { survey } = reading;
+  const answered = newlyAnsweredFor(head.survey, survey);
+  const who = answered.length === 0 ? undefined : await personById(db, asker.personId);
+  const faults = who ? notTheirs(answered, who) : [];
+  if (faults.length > 0) throw invalid(faults);
   const seq = head.seq + 1;
   const summary = summarise(survey, rulesFor(survey.place.meterPointNumber, await firmRules(db)), head.place);
   await appendRevision(db, asker, {

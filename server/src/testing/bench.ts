@@ -2,13 +2,20 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { Client, Pool } from 'pg';
-import pino, { type Logger } from 'pino';
+import type { Logger } from 'pino';
 import request, { type Agent } from 'supertest';
+import { openPool } from '../db/pool';
 import { prepareDatabase } from '../db/prepare';
 import { makeFirm } from '../demo/load';
 import type { DemoPerson } from '../demo/people';
+import { closeThreads } from '../heavy/threads';
 import { makeApp } from '../http/app';
 import type { OperatorAddresses } from '../operator/addresses';
+import { openLog } from '../signals/log';
+import { openMetrics } from '../signals/metrics';
+import { taskHandlers } from '../tasks/handlers';
+import { TASK_KINDS, type TaskKind } from '../tasks/queue';
+import { startWorkers, workOnce } from '../tasks/worker';
 
 /** A whole application on a database of its own, with two firms that must never see each other. */
 export interface TestBench {
@@ -19,6 +26,8 @@ export interface TestBench {
   readonly as: (email: string) => Promise<Agent>;
   readonly anyone: () => Agent;
   readonly log: Logger;
+  /** Does one task of these kinds that is due, or of any; false where none is. */
+  readonly workOn: (...kinds: TaskKind[]) => Promise<boolean>;
   /** What was logged, as text. */
   readonly logged: () => string;
   readonly close: () => Promise<void>;
@@ -34,7 +43,11 @@ const person = (email: string, maySignOff: boolean): DemoPerson => ({
   registration: 'T-1',
 });
 
-export async function testBench(operators?: OperatorAddresses): Promise<TestBench> {
+/** Tasks are worked through as in a real instance, unless they are to be done by hand. */
+export async function testBench(
+  operators?: OperatorAddresses,
+  tasks: 'worked' | 'by hand' = 'worked',
+): Promise<TestBench> {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('TEST_DATABASE_URL is not set; run through Jest’s own configuration.');
   const name = `t_${randomUUID().replaceAll('-', '')}`;
@@ -45,7 +58,9 @@ export async function testBench(operators?: OperatorAddresses): Promise<TestBenc
   const url = new URL(base);
   url.pathname = `/${name}`;
   const appUrl = await prepareDatabase(url.toString(), join(__dirname, '../db/migrations'));
-  const [owner, app] = [new Pool({ connectionString: url.toString() }), new Pool({ connectionString: appUrl })];
+  const lines: string[] = [];
+  const log = openLog('trace', { write: (line: string) => lines.push(line) });
+  const [owner, app] = [new Pool({ connectionString: url.toString() }), openPool(appUrl, log)];
   const rules = { rulePackId: 'gb-default' };
   const firms = [
     await makeFirm(
@@ -56,9 +71,10 @@ export async function testBench(operators?: OperatorAddresses): Promise<TestBenc
     ),
     await makeFirm(owner, { name: 'Firm B', ...rules }, [person('bea@b.example', true)], PASSWORD),
   ];
-  const lines: string[] = [];
-  const log = pino({ level: 'trace' }, { write: (line: string) => lines.push(line) });
-  const server = makeApp({ pool: app, sessionSecret: 'test', log, ...(operators ? { operators } : {}) });
+  const metrics = openMetrics(app);
+  const server = makeApp({ pool: app, sessionSecret: 'test', log, metrics, ...(operators ? { operators } : {}) });
+  const handlers = taskHandlers(app, operators ?? new Map());
+  const workers = tasks === 'worked' ? startWorkers(app, log, metrics, handlers) : undefined;
   return {
     owner,
     app,
@@ -70,9 +86,11 @@ export async function testBench(operators?: OperatorAddresses): Promise<TestBenc
       return agent;
     },
     log,
+    workOn: (...kinds) => workOnce(app, log, metrics, handlers, kinds.length > 0 ? kinds : TASK_KINDS),
     logged: () => lines.join(''),
     close: async () => {
-      await Promise.all([owner.end(), app.end()]);
+      await workers?.stop();
+      await Promise.all([owner.end(), app.end(), closeThreads()]);
     },
   };
 }

@@ -1,0 +1,27 @@
+-- How much each firm keeps besides its surveys, counted as it comes in.
+
+CREATE TABLE firm_storage (
+  firm_id uuid PRIMARY KEY REFERENCES firms,
+  bytes bigint NOT NULL DEFAULT 0
+);
+ALTER TABLE firm_storage ENABLE ROW LEVEL SECURITY;
+CREATE POLICY own_firm ON firm_storage USING (firm_id = current_firm());
+GRANT SELECT ON firm_storage TO keen_gauge_app;
+
+CREATE FUNCTION count_storage() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS
+$$ BEGIN
+  INSERT INTO firm_storage (firm_id, bytes) VALUES (NEW.firm_id, octet_length(NEW.bytes))
+    ON CONFLICT (firm_id) DO UPDATE SET bytes = firm_storage.bytes + octet_length(NEW.bytes);
+  RETURN NULL;
+END $$;
+REVOKE ALL ON FUNCTION count_storage() FROM PUBLIC;
+CREATE TRIGGER count_storage AFTER INSERT ON pictures FOR EACH ROW EXECUTE FUNCTION count_storage();
+CREATE TRIGGER count_storage AFTER INSERT ON logs FOR EACH ROW EXECUTE FUNCTION count_storage();
+CREATE TRIGGER count_storage AFTER INSERT ON event_attachments FOR EACH ROW EXECUTE FUNCTION count_storage();
+
+INSERT INTO firm_storage (firm_id, bytes)
+  SELECT firm_id, sum(size) FROM (
+    SELECT firm_id, octet_length(bytes)::bigint AS size FROM pictures
+    UNION ALL SELECT firm_id, octet_length(bytes) FROM logs
+    UNION ALL SELECT firm_id, octet_length(bytes) FROM event_attachments) kept
+  GROUP BY firm_id;

@@ -1,0 +1,84 @@
+import type { Router } from 'express';
+import { firmAuditRoutes, jobAuditRoutes } from '../audit/routes';
+import { diaryRoutes, feedRoutes } from '../calendar/diary-routes';
+import { holidayRoutes, jobCalendarRoutes } from '../calendar/routes';
+import { chargePointRoutes } from '../charge-points/routes';
+import { attachmentRoutes } from '../events/attachments';
+import { eventRoutes } from '../events/routes';
+import { firmRoutes } from '../firm/routes';
+import { ruleRoutes } from '../firm/rule-routes';
+import { instrumentRoutes } from '../instruments/routes';
+import { jobRoutes } from '../jobs/routes';
+import { logMappingRoutes, logRoutes } from '../logs/routes';
+import { submissionRoutes } from '../operator/routes';
+import { jobPackRoutes, packRoutes } from '../packs/routes';
+import { meRoutes, sessionRoutes } from '../people/routes';
+import { photoRoutes, uploadRoutes } from '../photos/routes';
+import { reportRoutes } from '../signals/report-routes';
+import { surveyRoutes } from '../surveys/routes';
+import { taskRoutes } from '../tasks/routes';
+import type { AppParts } from './app';
+
+/** A part of the API: where it is, and whether anybody may call it or only somebody signed in. */
+export interface Mount {
+  readonly path: string;
+  readonly open?: true;
+  readonly router: Router;
+}
+
+/**
+ * The whole API, each part where it answers. Everything is mounted from this list, so that the test of who may see what walks all of it, and the log knows each
+ * address as it is declared.
+ */
+export function apiMounts(parts: AppParts): Mount[] {
+  const { pool, log, metrics } = parts;
+  return [
+    { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
+    { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
+    { path: '/feed', open: true, router: feedRoutes(pool) },
+    { path: '/me', router: meRoutes(pool) },
+    { path: '/jobs/:jobId/survey', router: surveyRoutes(pool) },
+    { path: '/jobs/:jobId/packs', router: jobPackRoutes(pool) },
+    { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },
+    { path: '/jobs/:jobId/photos', router: photoRoutes(pool) },
+    { path: '/jobs/:jobId/logs', router: logRoutes(pool) },
+    { path: '/jobs/:jobId/charge-points', router: chargePointRoutes(pool) },
+    { path: '/jobs/:jobId/events', router: eventRoutes(pool) },
+    { path: '/jobs/:jobId/events/:eventId/attachments', router: attachmentRoutes(pool) },
+    { path: '/jobs/:jobId/submissions', router: submissionRoutes(pool, parts.operators ?? new Map()) },
+    { path: '/jobs/:jobId/calendar.ics', router: jobCalendarRoutes(pool) },
+    { path: '/jobs/:jobId/record', router: jobAuditRoutes(pool) },
+    { path: '/holidays', router: holidayRoutes() },
+    { path: '/log-mappings', router: logMappingRoutes(pool) },
+    { path: '/diary', router: diaryRoutes(pool) },
+    { path: '/firm/record', router: firmAuditRoutes(pool) },
+    { path: '/firm/rules', router: ruleRoutes(pool) },
+    { path: '/firm/tasks', router: taskRoutes(pool) },
+    { path: '/firm', router: firmRoutes(pool) },
+    { path: '/instruments', router: instrumentRoutes(pool) },
+    { path: '/jobs', router: jobRoutes(pool) },
+    { path: '/packs', router: packRoutes(pool) },
+  ];
+}
+
+/** An address of the API as it is declared. */
+export interface Address {
+  readonly method: string;
+  readonly path: string;
+  readonly open: boolean;
+}
+
+/** Every address of the API, found by walking its routers. */
+export function addressesOf(mounts: readonly Mount[]): Address[] {
+  return mounts.flatMap(({ path, open, router }) =>
+    router.stack.flatMap(({ route }) => {
+      if (!route) return [];
+      const methods = (route as unknown as { readonly methods: Readonly<Record<string, boolean>> }).methods;
+      return Object.keys(methods).map((method) => ({
+        method: method === '_all' ? 'ALL' : method.toUpperCase(),
+        path: `/api${path}${route.path === '/' ? '' : route.path}`,
+        open: open === true,
+      }));
+    }),
+  );
+}

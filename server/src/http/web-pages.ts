@@ -1,0 +1,63 @@
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { join } from 'node:path';
+import { takenOnAt } from '../signals/request-line';
+import { notFound } from './problem';
+
+/** Only our own scripts and styles run; styles made while running carry the page's nonce. */
+export function securityHeaders(): RequestHandler {
+  const nonceSource = (_request: IncomingMessage, response: ServerResponse): string => `'nonce-${nonceOf(response)}'`;
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", nonceSource],
+        styleSrcAttr: ["'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'none'"],
+      },
+    },
+    // Plain HTTP on loopback is how it is tried out; the proxy in front of a real one adds HSTS.
+    strictTransportSecurity: false,
+  });
+}
+
+const nonces = new WeakMap<ServerResponse, string>();
+
+function nonceOf(response: ServerResponse): string {
+  const nonce = nonces.get(response) ?? randomBytes(16).toString('base64');
+  nonces.set(response, nonce);
+  return nonce;
+}
+
+/** The web application: its files, and its page at every address that is not one of them. */
+export function serveWeb(app: Express, directory: string): void {
+  const page = readFileSync(join(directory, 'index.html'), 'utf8');
+  app.use(
+    '/assets',
+    takenOnAt('asset'),
+    express.static(join(directory, 'assets'), { immutable: true, maxAge: '1y' }),
+    () => {
+      // A part of a version that is no longer served: the page that asked for it offers to load the new one.
+      throw notFound('file');
+    },
+  );
+  app.use(takenOnAt('page'), express.static(directory, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(page.replace('__NONCE__', nonceOf(response)));
+  });
+}

@@ -1,0 +1,25 @@
+import type { Pool } from 'pg';
+import { writeDiary } from '../calendar/diary-file';
+import { resummarise } from '../jobs/resummarise';
+import type { OperatorAddresses } from '../operator/addresses';
+import { handInHandler } from '../operator/outbox';
+import { makePack } from '../packs/make';
+import { printedPicture } from '../photos/printed';
+import type { Handler, Handlers } from './worker';
+
+/** What is done for each kind of task. */
+export function taskHandlers(pool: Pool, operators: OperatorAddresses): Handlers {
+  const then =
+    (work: (firmId: string, about: string) => Promise<unknown>): Handler =>
+    async ({ firmId, about }) => {
+      await work(firmId, about);
+      return 'done';
+    };
+  return {
+    'hand-in': handInHandler(pool, operators),
+    'make-pack': then((firmId, packId) => makePack(pool, firmId, packId)),
+    'print-picture': then((firmId, photoId) => printedPicture(pool, firmId, photoId)),
+    resummarise: then((firmId) => resummarise(pool, firmId)),
+    'write-diary': then((firmId) => writeDiary(pool, firmId)),
+  };
+}
