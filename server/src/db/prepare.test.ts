@@ -44,6 +44,9 @@ describe('preparing a database', () => {
       '013_pack_pictures.sql',
       '014_job_place.sql',
       '015_job_answer.sql',
+      '016_access.sql',
+      '017_tasks.sql',
+      '018_storage.sql',
     ]);
     await client.end();
   });

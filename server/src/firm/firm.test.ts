@@ -58,7 +58,7 @@ it('another firm sees neither and cannot write over them', async () => {
   await bea
     .post(`/api/firm/equipment/${id}`)
     .send({ ...profile, name: 'Mine now' })
-    .expect(409);
+    .expect(201);
   const own = (await anna.get('/api/firm/equipment')).body as { profiles: { id: string; name: string }[] };
   expect(own.profiles.find((each) => each.id === id)?.name).toBe(profile.name);
   expect((await bea.get('/api/firm/terms')).body).toEqual({ terms: { options: [], bands: [] } });

@@ -60,9 +60,16 @@ describe('a rule pack of the firm’s own', () => {
     await alan.get(`/api/firm/rules/packs/${id}/versions`).expect(200);
     const bea = await bench.as('bea@b.example');
     await bea.get(`/api/firm/rules/packs/${id}/versions`).expect(404);
-    await bench.owner.query("UPDATE people SET role = 'supervisor' WHERE email = 'bea@b.example'");
-    await bea.post(`/api/firm/rules/packs/${id}`).send(pack).expect(409);
     expect((await bea.get('/api/firm/rules').expect(200)).body).toMatchObject({ rules: { packs: [] } });
+    // The same id in another firm is another pack: neither is told of the other.
+    await bea
+      .post(`/api/firm/rules/packs/${id}`)
+      .send({ ...pack, title: 'Theirs' })
+      .expect(201);
+    const own = await alan.get(`/api/firm/rules/packs/${id}/versions`).expect(200);
+    expect((own.body as { versions: { pack: { title: string } }[] }).versions.map((each) => each.pack.title)).toEqual([
+      pack.title,
+    ]);
   });
 });
 

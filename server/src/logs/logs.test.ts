@@ -27,7 +27,8 @@ async function send(agent: Agent, id: string, bytes: Buffer): Promise<number> {
 describe('a log', () => {
   it('comes back as the file it was, sent twice or once', async () => {
     const id = randomUUID();
-    expect([await send(anna, id, gzipSync(text)), await send(anna, id, gzipSync('other'))]).toEqual([201, 201]);
+    expect([await send(anna, id, gzipSync(text)), await send(anna, id, gzipSync(text))]).toEqual([201, 201]);
+    expect(await send(anna, id, gzipSync('other'))).toBe(409);
     const back = await anna.get(`/api/jobs/${job.id}/logs/${id}`).buffer(true).expect(200);
     expect(back.headers['content-disposition']).toBe('attachment; filename="house log.csv"');
     expect((back.body as Buffer).toString()).toBe(text);

@@ -8,7 +8,9 @@ import type { Agent } from 'supertest';
 import { startOperator } from '../../../standins/operator/service';
 import { makeJob, signAsItStands, testBench, type TestBench } from '../testing/bench';
 import { patienceMs } from './desk-client';
-import { startOutbox, workOnce } from './outbox';
+import { openMetrics } from '../signals/metrics';
+import { taskHandlers } from '../tasks/handlers';
+import { startWorkers } from '../tasks/worker';
 
 /** The stand-in operator on a port of its own, and an outbox worked by hand: nothing here waits for a clock. */
 let bench: TestBench;
@@ -34,7 +36,7 @@ const stop = (): Promise<void> =>
 
 beforeAll(async () => {
   await start();
-  bench = await testBench(operators);
+  bench = await testBench(operators, 'by hand');
   anna = await bench.as('anna@a.example');
 });
 afterAll(async () => {
@@ -45,6 +47,7 @@ afterAll(async () => {
 beforeEach(async () => {
   await setDesk({ mood: 'well', answerNext: { answer: 'accepted' } });
   await bench.owner.query("UPDATE submissions SET state = 'stopped'");
+  await bench.owner.query("DELETE FROM tasks WHERE kind = 'hand-in'");
 });
 
 interface Handed {
@@ -77,6 +80,7 @@ async function signed(): Promise<{ jobId: string; packId: string; pack: string }
   const job = await makeJob(anna);
   const made = await signAsItStands(anna, job.id, job.revisionId, 'Asked for early.');
   expect(made.status).toBe(201);
+  while (await bench.workOn('make-pack'));
   const { id, number } = made.body as { id: string; number: number };
   return { jobId: job.id, packId: id, pack: `P-${String(number).padStart(4, '0')}` };
 }
@@ -89,8 +93,8 @@ async function asked(of: { jobId: string; packId: string }): Promise<string> {
 
 /** One thing that is due, whatever wait was set for it. */
 const oneStep = async (): Promise<void> => {
-  await bench.owner.query("UPDATE submissions SET next_at = now() WHERE state IN ('waiting', 'handed-in')");
-  expect(await workOnce(bench.app, bench.log, operators)).toBe(true);
+  await bench.owner.query("UPDATE tasks SET next_at = now() WHERE kind = 'hand-in'");
+  expect(await bench.workOn('hand-in')).toBe(true);
 };
 async function conversation(jobId: string): Promise<Conversation> {
   const { conversations } = (await anna.get(`/api/jobs/${jobId}/submissions`).expect(200)).body as {
@@ -216,12 +220,12 @@ describe('a desk that is not in order', () => {
   });
   it('finds a pack that is not as it was signed, and sends it back: that is not tried again', async () => {
     const job = await signed();
-    await bench.owner.query("UPDATE packs SET bundle = 'broken' WHERE id = $1", [job.packId]);
+    await bench.owner.query("UPDATE pack_files SET bundle = 'broken' WHERE pack_id = $1", [job.packId]);
     await asked(job);
     await oneStep();
     expect(await conversation(job.jobId)).toMatchObject({ state: 'returned' });
     expect((await says(job.jobId)).at(-1)).toBe('Not taken: It cannot be opened as an archive.');
-    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
+    expect(await bench.workOn('hand-in')).toBe(false);
   });
 });
 
@@ -230,24 +234,28 @@ describe('an instance that dies', () => {
     const job = await signed();
     const id = await asked(job);
     // It claimed, the desk took it, and then it was gone before it could write anything down.
-    await bench.app.query('SELECT * FROM claim_submission(60)');
-    const bundle = await bench.owner.query<{ bundle: Buffer }>('SELECT bundle FROM packs WHERE id = $1', [job.packId]);
+    await bench.app.query("SELECT * FROM claim_task(ARRAY['hand-in'], 60)");
+    const bundle = await bench.owner.query<{ bundle: Buffer }>('SELECT bundle FROM pack_files WHERE pack_id = $1', [
+      job.packId,
+    ]);
     await fetch(`${address}/submissions`, {
       method: 'POST',
       headers: { 'content-type': 'application/zip', 'idempotency-key': id },
       body: new Uint8Array(bundle.rows[0]?.bundle ?? Buffer.alloc(0)),
     });
-    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
+    expect(await bench.workOn('hand-in')).toBe(false);
     await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(409);
-    await bench.owner.query("UPDATE submissions SET claimed_until = now() - interval '1 second' WHERE id = $1", [id]);
-    expect(await workOnce(bench.app, bench.log, operators)).toBe(true);
+    await bench.owner.query("UPDATE tasks SET claimed_until = now() - interval '1 second' WHERE about = $1", [id]);
+    expect(await bench.workOn('hand-in')).toBe(true);
     expect(await handed(job.pack)).toMatchObject([{ times: 2 }]);
     expect((await events(job.jobId)).map(({ kind }) => kind)).toEqual(['sent']);
   });
   it('two of them on one database hand each pack in once', async () => {
-    const jobs = await Promise.all(Array.from({ length: 6 }, signed));
+    const jobs = [];
+    for (let made = 0; made < 6; made += 1) jobs.push(await signed());
     await Promise.all(jobs.map(asked));
-    const both = [startOutbox(bench.app, bench.log, operators, 20), startOutbox(bench.app, bench.log, operators, 20)];
+    const handlers = taskHandlers(bench.app, operators);
+    const both = [1, 2].map(() => startWorkers(bench.app, bench.log, openMetrics(), handlers));
     for (let tries = 0; tries < 200; tries += 1) {
       const open = await bench.owner.query("SELECT 1 FROM submissions WHERE state = 'waiting'");
       if (open.rowCount === 0) break;
@@ -288,7 +296,7 @@ describe('what may be handed in', () => {
     const id = await asked(job);
     await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(200);
     expect(await says(job.jobId)).toEqual(['Stopped before it was sent']);
-    expect(await workOnce(bench.app, bench.log, operators)).toBe(false);
+    expect(await bench.workOn('hand-in')).toBe(false);
     await setDesk({ mood: 'down' });
     const again = await signed();
     const tried = await asked(again);

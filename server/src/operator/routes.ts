@@ -14,7 +14,7 @@ import { packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
 import { packById, packsOf, packStored, packSurvey } from '../packs/queries';
 import { sinceSigned } from '../packs/since';
-import { askFor } from '../tasks/queue';
+import { askFor, dropTask } from '../tasks/queue';
 import { addressFor, type OperatorAddresses } from './addresses';
 import { addMessage, conversationsOf, insertSubmission, settle, submissionById } from './queries';
 
@@ -89,6 +89,7 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
           : `Stopped after ${found.tries} ${found.tries === 1 ? 'try' : 'tries'}; whether the operator has it is not known: ask.`;
       await addMessage(db, asker.firmId, id, { direction: 'out', says });
       await settle(db, id, 'stopped');
+      await dropTask(db, 'hand-in', id);
       await audit(db, asker, jobId, 'hand-in-stopped', { pack: packNumber(found.packNumber) });
       return conversationsOf(db, jobId);
     });

@@ -38,6 +38,14 @@ export async function askFor(
   );
 }
 
+/** Takes a task back that is needed no more and that nobody is at. */
+export async function dropTask(db: PoolClient, kind: TaskKind, about: string): Promise<void> {
+  await db.query(
+    'DELETE FROM tasks WHERE kind = $1 AND about = $2 AND (claimed_until IS NULL OR claimed_until < now())',
+    [kind, about],
+  );
+}
+
 /** Takes the next task of these kinds that is due, of whichever firm; undefined where none is. */
 export async function takeTask(pool: Pool, kinds: readonly TaskKind[]): Promise<Task | undefined> {
   const taken = await pool.query<Task>(

@@ -35,10 +35,10 @@ export interface TestBench {
 
 export const PASSWORD = 'a long test password';
 
-const person = (email: string, maySignOff: boolean): DemoPerson => ({
+const person = (email: string, maySignOff: boolean, role: DemoPerson['role'] = 'surveyor'): DemoPerson => ({
   email,
   name: email.split('@')[0] ?? email,
-  role: 'surveyor',
+  role,
   maySignOff,
   registration: 'T-1',
 });
@@ -66,13 +66,24 @@ export async function testBench(
     await makeFirm(
       owner,
       { name: 'Firm A', ...rules },
-      [person('anna@a.example', true), person('alan@a.example', false)],
+      [
+        person('anna@a.example', true, 'supervisor'),
+        person('alan@a.example', false),
+        person('olga@a.example', false, 'office'),
+      ],
       PASSWORD,
     ),
-    await makeFirm(owner, { name: 'Firm B', ...rules }, [person('bea@b.example', true)], PASSWORD),
+    await makeFirm(owner, { name: 'Firm B', ...rules }, [person('bea@b.example', true, 'supervisor')], PASSWORD),
   ];
   const metrics = openMetrics(app);
-  const server = makeApp({ pool: app, sessionSecret: 'test', log, metrics, ...(operators ? { operators } : {}) });
+  const server = makeApp({
+    pool: app,
+    sessionSecret: 'test',
+    log,
+    metrics,
+    trustedProxies: 1,
+    ...(operators ? { operators } : {}),
+  });
   const handlers = taskHandlers(app, operators ?? new Map());
   const workers = tasks === 'worked' ? startWorkers(app, log, metrics, handlers) : undefined;
   return {

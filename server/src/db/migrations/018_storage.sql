@@ -25,3 +25,12 @@ INSERT INTO firm_storage (firm_id, bytes)
     UNION ALL SELECT firm_id, octet_length(bytes) FROM logs
     UNION ALL SELECT firm_id, octet_length(bytes) FROM event_attachments) kept
   GROUP BY firm_id;
+
+-- What the application’s role may change of a row, by column: nothing that it never changes.
+REVOKE UPDATE ON equipment_profiles, firm_terms, house_rules, firm_checklists, log_mappings FROM keen_gauge_app;
+GRANT UPDATE (profile, changed_by, changed_at) ON equipment_profiles TO keen_gauge_app;
+GRANT UPDATE (terms, changed_by, changed_at) ON firm_terms TO keen_gauge_app;
+GRANT UPDATE (rules, changed_by, changed_at) ON house_rules TO keen_gauge_app;
+GRANT UPDATE (checklists, changed_by, changed_at) ON firm_checklists TO keen_gauge_app;
+GRANT UPDATE (mapping, changed_at) ON log_mappings TO keen_gauge_app;
+REVOKE UPDATE (wanted) ON jobs FROM keen_gauge_app;
