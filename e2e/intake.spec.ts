@@ -148,7 +148,7 @@ test('a hold, its release with a name and a reason, and the tree and photographs
   await page.getByRole('button', { name: 'Close' }).click();
 
   await page.getByRole('button', { name: 'Override the hold …' }).click();
-  const confirm = page.getByRole('button', { name: 'Override the hold', exact: true });
+  const confirm = page.getByRole('button', { name: 'Override the hold as Maren Oakhanger' });
   await expect(confirm).toBeDisabled();
   await page.getByLabel('Why the hold is overridden').fill('Operator attended, carrier changed, ref. W-88.');
   await confirm.click();
@@ -200,8 +200,8 @@ test('good and bad pictures: the bad ones say why, the good ones go in, a droppe
   await expect(coming.getByText(/cut-off\.jpg/)).toBeVisible();
   await expect(coming.getByText(/cut off|damaged/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Open photograph/ })).toHaveCount(2);
-  await page.getByRole('button', { name: 'Put away notes.jpg' }).click();
-  await page.getByRole('button', { name: 'Put away cut-off.jpg' }).click();
+  await page.getByRole('button', { name: 'Remove notes.jpg' }).click();
+  await page.getByRole('button', { name: 'Remove cut-off.jpg' }).click();
 
   // The link drops on the way: the picture waits, through a reload, and goes in once.
   await page.route('**/uploads/**', (route) =>

@@ -14,7 +14,7 @@ import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT, RUN } from './machine/root.mjs';
 
-const TYPED = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'bench', 'e2e', 'standins'];
+const TYPED = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'bench', 'e2e', 'faults', 'standins'];
 
 function run(what, args, env = {}) {
   console.log(`\n— ${what}`);

@@ -18,6 +18,8 @@ export default defineConfig({
         schema: 'src/cli/schema.ts',
         'verify-pack': 'src/cli/run-verify-pack.ts',
         bench: '../bench/bench.ts',
+        'faults-load': '../faults/load.ts',
+        fuzz: '../faults/fuzz.ts',
         logger: '../standins/run-logger.ts',
         'bench-part': '../standins/run-bench.ts',
         operator: '../standins/run-operator.ts',

@@ -7,7 +7,7 @@ import { oneAtATime } from './one-at-a-time.mjs';
 import { ROOT, RUN } from './root.mjs';
 
 const SOURCES = {
-  server: ['core/src', 'server', 'standins', 'bench', 'package-lock.json'],
+  server: ['core/src', 'server', 'standins', 'bench', 'faults', 'package-lock.json'],
   web: ['core/src', 'web', 'package-lock.json'],
 };
 

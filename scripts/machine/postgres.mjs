@@ -75,8 +75,18 @@ async function startTemporary(settings) {
   initialise(home, password);
   const data = join(home, 'data');
   const port = await start(data, join(home, 'log'), 5560, settings);
+  const url = urlOf(password, port);
+  const again = () => {
+    const options = `-c port=${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`;
+    run('pg_ctl', ['-D', data, '-l', join(home, 'log'), '-w', '-o', options, 'start']);
+  };
   return {
-    url: urlOf(password, port),
+    url,
+    home,
+    ownedByPostgres,
+    /** Ends it as if its machine had: what was not written down is gone. */
+    kill: () => run('pg_ctl', ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
+    again,
     stop: () => {
       stop(data);
       rmSync(home, { recursive: true, force: true });

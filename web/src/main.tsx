@@ -4,10 +4,12 @@ import '@fontsource/noto-sans/greek-400.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { StyleSheetManager } from 'styled-components';
+import { reportUncaught } from './api/report';
 import { App } from './app/App';
 import { keepLight, storedLight } from './app/lights';
 
 keepLight(storedLight());
+reportUncaught();
 
 const root = document.getElementById('root');
 const nonce = document.querySelector('meta[property="csp-nonce"]')?.getAttribute('content');

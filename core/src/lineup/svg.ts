@@ -1,3 +1,4 @@
+import { onOneLine } from '../printed-text';
 import { drawLineup, type Ink, type Mark } from './drawing';
 import type { Lineup } from './layout';
 
@@ -53,5 +54,5 @@ function number(value: number): string {
 }
 
 function escaped(text: string): string {
-  return text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
+  return onOneLine(text).replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 }

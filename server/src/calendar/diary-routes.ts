@@ -1,10 +1,11 @@
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { Router, type Request } from 'express';
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
+import { once, secretFor } from '../http/once';
 import { notFound, Problem } from '../http/problem';
 import { firmRules } from '../firm/rules';
 import { mustBeAllowed } from '../people/rights';
@@ -15,7 +16,7 @@ import { diaryFor } from './diary-file';
 const hashOf = (key: string): Buffer => createHash('sha256').update(key).digest();
 
 /** The firm's diary, and the secret addresses under which calendars subscribe to it. */
-export function diaryRoutes(pool: Pool): Router {
+export function diaryRoutes(pool: Pool, serverSecret: string): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
@@ -47,17 +48,20 @@ export function diaryRoutes(pool: Pool): Router {
 
   router.post('/feeds', async (request, response) => {
     const asker = askerOf(request);
-    const key = randomBytes(32).toString('base64url');
+    const key = secretFor(request, asker, serverSecret, 'feed').toString('base64url');
     await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'share-diary');
-      await db.query('INSERT INTO calendar_feeds (firm_id, key_hash, made_by) VALUES ($1, $2, $3)', [
-        asker.firmId,
-        hashOf(key),
-        asker.personId,
-      ]);
-      // Written beforehand, so that the first calendar that asks need not wait.
-      await askFor(db, { firmId: asker.firmId }, 'write-diary', asker.firmId);
-      await audit(db, asker, null, 'feed-made');
+      await once(db, asker, request, async () => {
+        await db.query('INSERT INTO calendar_feeds (firm_id, key_hash, made_by) VALUES ($1, $2, $3)', [
+          asker.firmId,
+          hashOf(key),
+          asker.personId,
+        ]);
+        // Written beforehand, so that the first calendar that asks need not wait.
+        await askFor(db, { firmId: asker.firmId }, 'write-diary', asker.firmId);
+        await audit(db, asker, null, 'feed-made');
+        return {};
+      });
     });
     // The address is shown this once and kept nowhere.
     response.status(201).json({ path: `/api/feed/${key}/diary.ics` });

@@ -105,6 +105,24 @@ it('admits nobody without the right name and key, nor after the link was ended',
   expect(bench.logged()).not.toContain(key);
 });
 
+it('is cut off when it floods, and kept waiting rather than heaped up before', async () => {
+  const { name, key } = await linkPoint();
+  const loud = dial(name, key);
+  await loud.opened;
+  const closed = new Promise<number>((resolve) => loud.socket.once('close', resolve));
+  const frame = callText('1', 'MeterValues', { meterValue: 'x'.repeat(30_000) });
+  const before = process.memoryUsage().rss;
+  for (let sent = 0; sent < 3000 && loud.socket.readyState === loud.socket.OPEN; sent += 1) {
+    loud.socket.send(frame);
+    // Sent as fast as the line takes it, not as fast as it can be written down.
+    while (loud.socket.bufferedAmount > 1_000_000) await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+  expect([1008, 1006]).toContain(await closed);
+  expect(process.memoryUsage().rss - before).toBeLessThan(150_000_000);
+  // Another one is served meanwhile, and the flooder may come back.
+  expect(await dial(name, key).opened).toBe(true);
+});
+
 it('answers what it is told, refuses what it does not know, survives rubbish, and lets a newer connection take over', async () => {
   const { name, key } = await linkPoint();
   const first = dial(name, key);

@@ -24,6 +24,13 @@ const SAMPLE_S = 2;
 /** A frame of ours is far under this; a longer one is somebody’s mischief. */
 const LARGEST_FRAME = 64 * 1024;
 
+/** So many frames may wait to be filed; more are left on the line until there is room again, and the charge point feels it. */
+const MOST_WAITING = 20;
+
+/** So many frames in so long, ms, are more than any charge point has to say: one that goes on is cut off. */
+const MOST_FRAMES = 600;
+const SPELL_MS = 10_000;
+
 interface Point {
   readonly id: string;
   readonly firmId: string;
@@ -49,7 +56,7 @@ export function listenForChargePoints(server: Server, pool: Pool, log: Logger): 
         });
       },
       (error: unknown) => {
-        log.error({ message: error instanceof Error ? error.message : 'unknown' }, 'charge point not admitted');
+        log.warn({ err: error }, 'charge point not admitted');
         socket.destroy();
       },
     );
@@ -86,20 +93,34 @@ function serve(socket: WebSocket, point: Point, pool: Pool, log: Logger): void {
   const connection = randomUUID();
   const inScope = <T>(work: Parameters<typeof inFirm<T>>[2]): Promise<T> => inFirm(pool, point, work);
   const failed = (error: unknown): void => {
-    log.error({ message: error instanceof Error ? error.message : 'unknown' }, 'charge point link');
+    log.warn({ err: error }, 'charge point link');
     socket.close(1011);
   };
   // One thing after another: an answer is filed before what came after it.
   let line: Promise<void> = inScope((db) => connect(db, point.id, connection));
+  let waiting = 0;
   const next = (work: () => Promise<void>): void => {
-    line = line.then(work).catch(failed);
+    if ((waiting += 1) >= MOST_WAITING) socket.pause();
+    line = line
+      .then(work)
+      .catch(failed)
+      .finally(() => {
+        waiting -= 1;
+        if (socket.isPaused && waiting < MOST_WAITING / 2) socket.resume();
+      });
   };
+  const tooMuch = spellsOver(MOST_FRAMES, SPELL_MS);
 
   // Usual chargers tell every minute; commissioning wants to see a load come on. One that will not is read as it tells.
   socket.send(
     callText(randomUUID(), 'ChangeConfiguration', { key: 'MeterValueSampleInterval', value: String(SAMPLE_S) }),
   );
   socket.on('message', (data: Buffer, binary) => {
+    if (tooMuch()) {
+      log.warn({ point: point.id }, 'charge point floods');
+      socket.close(1008, 'too many messages');
+      return;
+    }
     const frame = binary ? null : readFrame(data.toString());
     if (!frame) {
       log.warn('charge point sent no frame');
@@ -108,7 +129,8 @@ function serve(socket: WebSocket, point: Point, pool: Pool, log: Logger): void {
     next(() => heard(frame));
   });
   const timer = setInterval(() => {
-    next(look);
+    // One look at a time: a slow database is not asked ever more.
+    if (waiting === 0) next(look);
   }, LOOK_MS);
   socket.on('error', () => undefined);
   socket.on('close', () => {
@@ -116,7 +138,7 @@ function serve(socket: WebSocket, point: Point, pool: Pool, log: Logger): void {
     line = line
       .then(() => inScope((db) => disconnect(db, point.id, connection)))
       .catch((error: unknown) => {
-        log.warn({ message: error instanceof Error ? error.message : 'unknown' }, 'charge point left');
+        log.warn({ err: error }, 'charge point left');
       });
   });
 
@@ -149,6 +171,15 @@ function serve(socket: WebSocket, point: Point, pool: Pool, log: Logger): void {
       default:
         return errorText(id, 'NotImplemented', 'Only commissioning is done here.');
     }
+  };
+}
+
+/** Whether more has come than so many in a spell; counted anew with each spell. */
+function spellsOver(most: number, spellMs: number): () => boolean {
+  let [began, count] = [Date.now(), 0];
+  return () => {
+    if (Date.now() - began > spellMs) [began, count] = [Date.now(), 0];
+    return (count += 1) > most;
   };
 }
 

@@ -1,13 +1,14 @@
 import { limitProfile, readSettings, SETTING_KEYS } from '@keen-gauge/core/link/messages';
 import { IsIn, IsNumber, IsOptional, Matches, Max, Min } from 'class-validator';
 import { Router, type Request } from 'express';
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
 import { inFirm, type Actor } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
+import { once, secretFor } from '../http/once';
 import { notFound, Problem } from '../http/problem';
 import { mustBeAllowed } from '../people/rights';
 import { keyHash } from './link';
@@ -42,7 +43,7 @@ class AskBody {
 const WAIT_MS = 8000;
 
 /** Charge points linked to a job: making and ending a link, what they tell, and asking something of them. */
-export function chargePointRoutes(pool: Pool): Router {
+export function chargePointRoutes(pool: Pool, serverSecret: string): Router {
   const router = Router({ mergeParams: true });
   const jobOf = (request: Request): string => idParameter(request, 'jobId', 'job');
 
@@ -60,14 +61,17 @@ export function chargePointRoutes(pool: Pool): Router {
   router.post('/', async (request, response) => {
     const [asker, jobId] = [askerOf(request), jobOf(request)];
     const { proposalId } = bodyAs(LinkBody, request.body);
-    const id = randomUUID();
-    const name = `KG-${randomBytes(6).toString('hex')}`;
-    const key = randomBytes(16).toString('hex');
-    await inFirm(pool, asker, async (db) => {
+    const secret = (what: string): string => secretFor(request, asker, serverSecret, what).toString('hex');
+    const [name, key] = [`KG-${secret('charge point').slice(0, 12)}`, secret('charge point key').slice(0, 32)];
+    const { id } = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'commission');
       if (!(await jobHasProposal(db, jobId, proposalId))) throw notFound('equipment on this job');
-      await insertChargePoint(db, asker, { id, jobId, proposalId, name, keyHash: keyHash(key) });
-      await audit(db, asker, jobId, 'charge-point-linked', { name, proposalId });
+      return once(db, asker, request, async () => {
+        const made = randomUUID();
+        await insertChargePoint(db, asker, { id: made, jobId, proposalId, name, keyHash: keyHash(key) });
+        await audit(db, asker, jobId, 'charge-point-linked', { name, proposalId });
+        return { id: made };
+      });
     });
     // The key is shown this once and kept nowhere.
     response.status(201).json({ id, name, key, path: `/ocpp/${name}` });

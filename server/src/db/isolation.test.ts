@@ -234,6 +234,7 @@ const ADD_AND_READ = 'INSERT SELECT';
 
 /** What the application's role may do with each table, and which columns of it change. A new table, or a right more, needs its line here. */
 const GRANTED: Readonly<Record<string, string>> = {
+  answered_requests: 'DELETE INSERT SELECT',
   audit_entries: ADD_AND_READ,
   calendar_feeds: ADD_AND_READ,
   charge_point_calls: ADD_AND_READ,
@@ -270,6 +271,7 @@ const GRANTED: Readonly<Record<string, string>> = {
   uploads: 'DELETE INSERT SELECT',
 };
 const CHANGED: Readonly<Record<string, string>> = {
+  answered_requests: 'answer',
   calendar_feeds: 'revoked_at',
   charge_point_calls: 'answer answered_at sent_at',
   charge_points: 'connection ended_at status',

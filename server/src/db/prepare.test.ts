@@ -46,7 +46,7 @@ describe('preparing a database', () => {
       '015_job_answer.sql',
       '016_access.sql',
       '017_tasks.sql',
-      '018_storage.sql',
+      '018_storage_and_answers.sql',
     ]);
     await client.end();
   });

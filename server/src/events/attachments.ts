@@ -5,6 +5,7 @@ import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { roomFor } from '../firm/storage';
 import { askerOf, idParameter } from '../http/asker';
+import { once } from '../http/once';
 import { notFound, Problem } from '../http/problem';
 import { eventsOf } from './queries';
 
@@ -24,18 +25,20 @@ export function attachmentRoutes(pool: Pool): Router {
     if (!type || !Buffer.isBuffer(bytes) || bytes.length === 0)
       throw new Problem(415, 'Not a kind that is kept', 'PDF, JPEG, PNG, plain text or a saved e-mail, up to 10 MB.');
     const name = nameFrom(request.query['name']);
-    const events = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       const known = await eventsOf(db, jobId);
       if (!known.some(({ id, kind }) => id === eventId && kind !== 'withdrawn')) throw notFound('entry');
-      await roomFor(db, asker.firmId, bytes.length);
-      await db.query(
-        `INSERT INTO event_attachments (id, firm_id, event_id, name, type, bytes, added_by) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-        [randomUUID(), asker.firmId, eventId, name, type, bytes, asker.personId],
-      );
-      await audit(db, asker, jobId, 'attachment-added', { name, bytes: bytes.length });
-      return eventsOf(db, jobId);
+      return once(db, asker, request, async () => {
+        await roomFor(db, asker.firmId, bytes.length);
+        await db.query(
+          `INSERT INTO event_attachments (id, firm_id, event_id, name, type, bytes, added_by) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+          [randomUUID(), asker.firmId, eventId, name, type, bytes, asker.personId],
+        );
+        await audit(db, asker, jobId, 'attachment-added', { name, bytes: bytes.length });
+        return { events: await eventsOf(db, jobId) };
+      });
     });
-    response.status(201).json({ events });
+    response.status(201).json(answer);
   });
 
   router.get('/:attachmentId', async (request, response) => {

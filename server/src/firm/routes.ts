@@ -8,6 +8,7 @@ import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs, bodyObject } from '../http/body';
 import { profilesOf, putProfile, putTerms, termsOf } from './queries';
+import { once } from '../http/once';
 import { mustBeAllowed } from '../people/rights';
 import { putChecklists } from './rules';
 import { triedOnSurveys } from './tried';
@@ -24,25 +25,29 @@ export function firmRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const id = idParameter(request, 'profileId', 'profile');
     const profile = bodyAs(EquipmentProfile, { ...bodyObject(request.body), id });
-    const profiles = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-equipment');
-      await putProfile(db, asker, id, profile);
-      await audit(db, asker, null, 'equipment-changed', { ...profile });
-      return profilesOf(db);
+      return once(db, asker, request, async () => {
+        await putProfile(db, asker, id, profile);
+        await audit(db, asker, null, 'equipment-changed', { ...profile });
+        return { profiles: await profilesOf(db) };
+      });
     });
-    response.status(201).json({ profiles });
+    response.status(201).json(answer);
   });
 
   router.post('/checklists', async (request, response) => {
     const asker = askerOf(request);
     const checklists = bodyAs(FirmChecklists, request.body);
-    const rules = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-rules');
-      await putChecklists(db, asker, checklists);
-      await audit(db, asker, null, 'checklists-changed', { ...checklists });
-      return triedOnSurveys(db);
+      return once(db, asker, request, async () => {
+        await putChecklists(db, asker, checklists);
+        await audit(db, asker, null, 'checklists-changed', { ...checklists });
+        return { rules: await triedOnSurveys(db) };
+      });
     });
-    response.status(201).json({ rules });
+    response.status(201).json(answer);
   });
 
   router.get('/terms', async (request, response) => {
@@ -52,13 +57,16 @@ export function firmRoutes(pool: Pool): Router {
   router.post('/terms', async (request, response) => {
     const asker = askerOf(request);
     const terms = bodyAs(FirmTerms, request.body);
-    await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-terms');
-      await putTerms(db, asker, terms);
-      await audit(db, asker, null, 'terms-changed', { ...terms });
-      await triedOnSurveys(db);
+      return once(db, asker, request, async () => {
+        await putTerms(db, asker, terms);
+        await audit(db, asker, null, 'terms-changed', { ...terms });
+        await triedOnSurveys(db);
+        return { terms };
+      });
     });
-    response.status(201).json({ terms });
+    response.status(201).json(answer);
   });
 
   return router;

@@ -1,4 +1,4 @@
-import { packOf } from '@keen-gauge/core/firm/firm-rules';
+import { packOf, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import { HouseRules, OperatorPack, operatorPackFaults } from '@keen-gauge/core/firm/operator-pack';
 import { Router } from 'express';
 import type { Pool } from 'pg';
@@ -6,6 +6,7 @@ import { audit } from '../audit/queries';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
 import { bodyAs, bodyObject } from '../http/body';
+import { once } from '../http/once';
 import { invalid, notFound, Problem } from '../http/problem';
 import { mustBeAllowed } from '../people/rights';
 import { askFor } from '../tasks/queue';
@@ -34,44 +35,53 @@ export function ruleRoutes(pool: Pool): Router {
     const pack = bodyAs(OperatorPack, { ...rest, id });
     const faults = operatorPackFaults(pack);
     if (faults.length > 0) throw invalid(faults);
-    const rules = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-rules');
-      const [known] = await packVersions(db, id);
-      // Two people changing it at once: the second is told, not written over.
-      if (known && known.pack.version !== version)
-        throw new Problem(
-          409,
-          'Changed since you looked',
-          'Somebody saved this rule pack meanwhile. Look at it again.',
-        );
-      const saved = await addPackVersion(db, asker, id, pack);
-      if (!saved) throw new Problem(409, 'Not saved', 'This rule pack could not be saved under its id.');
-      await audit(db, asker, null, 'rule-pack-changed', { title: saved.title, version: saved.version, pack: saved });
-      await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
-      return triedOnSurveys(db);
+      return once(db, asker, request, async () => {
+        const [known] = await packVersions(db, id);
+        // Two people changing it at once: the second is told, not written over.
+        if (known && known.pack.version !== version) throw CHANGED_MEANWHILE;
+        const saved = await addPackVersion(db, asker, id, pack);
+        if (!saved) throw CHANGED_MEANWHILE;
+        await audit(db, asker, null, 'rule-pack-changed', { title: saved.title, version: saved.version, pack: saved });
+        await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
+        return { rules: await triedOnSurveys(db) };
+      });
     });
-    response.status(201).json({ rules });
+    response.status(201).json(answer);
   });
 
   router.post('/house', async (request, response) => {
     const asker = askerOf(request);
     const house = bodyAs(HouseRules, request.body);
-    const rules = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-rules');
-      const { packs } = await firmRules(db);
-      const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
-      const unknown = named.find((id) => packOf(id, packs) === undefined);
-      if (unknown !== undefined)
-        throw invalid([{ path: '$', wrong: `names the rule pack "${unknown}"`, expected: 'one there is' }]);
-      if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)
-        throw invalid([{ path: '$.areas', wrong: 'has an area twice', expected: 'each area once' }]);
-      await putHouseRules(db, asker, house);
-      await audit(db, asker, null, 'house-rules-changed', { ...house });
-      await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
-      return triedOnSurveys(db);
+      return once(db, asker, request, async () => {
+        mustNameWhatThereIs(house, await firmRules(db));
+        await putHouseRules(db, asker, house);
+        await audit(db, asker, null, 'house-rules-changed', { ...house });
+        await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
+        return { rules: await triedOnSurveys(db) };
+      });
     });
-    response.status(201).json({ rules });
+    response.status(201).json(answer);
   });
 
   return router;
+}
+
+const CHANGED_MEANWHILE = new Problem(
+  409,
+  'Changed since you looked',
+  'Somebody saved this rule pack meanwhile. Look at it again.',
+);
+
+/** Refuses house rules that name a rule pack there is not, or an area twice. */
+function mustNameWhatThereIs(house: HouseRules, { packs }: FirmRules): void {
+  const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
+  const unknown = named.find((id) => packOf(id, packs) === undefined);
+  if (unknown !== undefined)
+    throw invalid([{ path: '$', wrong: `names the rule pack "${unknown}"`, expected: 'one there is' }]);
+  if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)
+    throw invalid([{ path: '$.areas', wrong: 'has an area twice', expected: 'each area once' }]);
 }

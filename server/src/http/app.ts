@@ -6,6 +6,7 @@ import { isUtf8 } from 'node:buffer';
 import { existsSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
+import onHeaders from 'on-headers';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import type { OperatorAddresses } from '../operator/addresses';
@@ -33,6 +34,7 @@ export interface AppParts {
   readonly operators?: OperatorAddresses;
 }
 
+const SESSION_COOKIE = 'keen.sid';
 const DAYS_14 = 14 * 24 * 60 * 60 * 1000;
 
 /** The HTTP application: the API under /api, and the web application everywhere else. Keeps nothing in memory. */
@@ -58,6 +60,7 @@ function apiOf(parts: AppParts): express.Router {
   api.use(onlyText);
   api.use(express.json({ limit: '1mb', strict: false, verify: mustBeUtf8 }));
   api.use(sameSiteOnly);
+  api.use(sessionCookieFirst);
   api.use(sessions(parts));
   for (const { path, open, router } of apiMounts(parts))
     api.use(path, takenOnAt(`/api${path}`), ...(open ? [] : [signedIn]), router);
@@ -68,7 +71,7 @@ function apiOf(parts: AppParts): express.Router {
 function sessions({ pool, sessionSecret, log }: AppParts): RequestHandler {
   const Store = connectPg(session);
   return session({
-    name: 'keen.sid',
+    name: SESSION_COOKIE,
     secret: sessionSecret,
     store: new Store({
       pool,
@@ -84,6 +87,17 @@ function sessions({ pool, sessionSecret, log }: AppParts): RequestHandler {
     cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: DAYS_14 },
   });
 }
+
+/** Where an answer sets several cookies the session's comes first: simple clients take that one. */
+const sessionCookieFirst: RequestHandler = (_request, response, next) => {
+  onHeaders(response, () => {
+    const cookies = response.getHeader('Set-Cookie');
+    if (!Array.isArray(cookies)) return;
+    const isSession = (cookie: string): boolean => cookie.startsWith(`${SESSION_COOKIE}=`);
+    response.setHeader('Set-Cookie', [...cookies.filter(isSession), ...cookies.filter((each) => !isSession(each))]);
+  });
+  next();
+};
 
 const noStore: RequestHandler = (_request, response, next) => {
   response.set('Cache-Control', 'no-store');

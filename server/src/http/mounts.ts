@@ -31,7 +31,7 @@ export interface Mount {
  * address as it is declared.
  */
 export function apiMounts(parts: AppParts): Mount[] {
-  const { pool, log, metrics } = parts;
+  const { pool, log, metrics, sessionSecret } = parts;
   return [
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
@@ -42,7 +42,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },
     { path: '/jobs/:jobId/photos', router: photoRoutes(pool) },
     { path: '/jobs/:jobId/logs', router: logRoutes(pool) },
-    { path: '/jobs/:jobId/charge-points', router: chargePointRoutes(pool) },
+    { path: '/jobs/:jobId/charge-points', router: chargePointRoutes(pool, sessionSecret) },
     { path: '/jobs/:jobId/events', router: eventRoutes(pool) },
     { path: '/jobs/:jobId/events/:eventId/attachments', router: attachmentRoutes(pool) },
     { path: '/jobs/:jobId/submissions', router: submissionRoutes(pool, parts.operators ?? new Map()) },
@@ -50,7 +50,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/jobs/:jobId/record', router: jobAuditRoutes(pool) },
     { path: '/holidays', router: holidayRoutes() },
     { path: '/log-mappings', router: logMappingRoutes(pool) },
-    { path: '/diary', router: diaryRoutes(pool) },
+    { path: '/diary', router: diaryRoutes(pool, sessionSecret) },
     { path: '/firm/record', router: firmAuditRoutes(pool) },
     { path: '/firm/rules', router: ruleRoutes(pool) },
     { path: '/firm/tasks', router: taskRoutes(pool) },

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import type { Pool } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { askerOf, idParameter } from '../http/asker';
+import { once } from '../http/once';
 import { bodyAs } from '../http/body';
 import { mustBeAllowed } from '../people/rights';
 import { instrumentsOf, putInstrument } from './queries';
@@ -32,12 +33,14 @@ export function instrumentRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const id = idParameter(request, 'instrumentId', 'instrument');
     const { name, serial, calibrationDue, retired } = bodyAs(InstrumentBody, request.body);
-    const instruments = await inFirm(pool, asker, async (db) => {
+    const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-equipment');
-      await putInstrument(db, asker, { id, name, serial, calibrationDue: calibrationDue ?? null, retired });
-      return instrumentsOf(db);
+      return once(db, asker, request, async () => {
+        await putInstrument(db, asker, { id, name, serial, calibrationDue: calibrationDue ?? null, retired });
+        return { instruments: await instrumentsOf(db) };
+      });
     });
-    response.status(201).json({ instruments });
+    response.status(201).json(answer);
   });
 
   return router;

@@ -34,6 +34,13 @@ describe('a log', () => {
     expect((back.body as Buffer).toString()).toBe(text);
   });
 
+  it('is refused where it only begins like a packed file, breaks off, or unfolds into more than any log', async () => {
+    const whole = gzipSync(text);
+    expect(await send(anna, randomUUID(), Buffer.concat([whole.subarray(0, 10), Buffer.from(text)]))).toBe(422);
+    expect(await send(anna, randomUUID(), whole.subarray(0, whole.length - 6))).toBe(422);
+    expect(await send(anna, randomUUID(), gzipSync(Buffer.alloc(320_000_000), { level: 1 }))).toBe(413);
+  });
+
   it('is nobody else’s, and nothing that is not packed is kept', async () => {
     const id = randomUUID();
     await send(anna, id, gzipSync(text));

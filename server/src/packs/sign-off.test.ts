@@ -3,6 +3,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import type { IncomingMessage } from 'node:http';
 import type { Agent } from 'supertest';
+import { makePack } from './make';
 import { makeJob, signAsItStands, testBench, type MadeJob, type TestBench } from '../testing/bench';
 
 let bench: TestBench;
@@ -115,6 +116,43 @@ describe('signing off', () => {
     expect(text).toContain('/MarkInfo');
     expect(text).toContain('/StructTreeRoot');
     expect(text).toContain('AtkinsonHyperlegible');
+  });
+
+  it('sent twice under one id, at once or later, is one pack; something else under it is refused', async () => {
+    const other = await makeJob(anna);
+    const { body } = await anna.post(`/api/jobs/${other.id}/packs`).send({ revisionId: other.revisionId });
+    const { missing } = body as { missing: { key: string; safety: boolean }[] };
+    const reasons = missing.filter(({ safety }) => safety).map(({ key }) => ({ key, reason: 'Answered for here.' }));
+    const id = randomUUID();
+    const send = (revisionId: string) =>
+      anna.post(`/api/jobs/${other.id}/packs`).send({ id, revisionId, reason: 'Asked for early.', reasons });
+    const answers = await Promise.all([send(other.revisionId), send(other.revisionId), send(other.revisionId)]);
+    const later = await send(other.revisionId);
+    expect([...answers, later].map(({ status }) => status)).toEqual([201, 201, 201, 201]);
+    expect(new Set([...answers, later].map((each) => (each.body as { number: number }).number)).size).toBe(1);
+    expect(((await anna.get(`/api/jobs/${other.id}/packs`)).body as { packs: object[] }).packs).toHaveLength(1);
+    await anna.post(`/api/jobs/${job.id}/packs`).send({ id, revisionId: job.revisionId, reason: 'x' }).expect(409);
+  });
+
+  it('is fixed at once; its files follow, each stored once and the same however often they are made', async () => {
+    const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string; made: boolean }[] };
+    const id = packs[0]?.id ?? '';
+    const zip = (): Promise<Buffer> =>
+      anna
+        .get(`/api/packs/${id}/pack.zip`)
+        .buffer()
+        .parse(bytes)
+        .expect(200)
+        .then(({ body }) => body as Buffer);
+    const first = await zip();
+    await bench.owner.query('DELETE FROM pack_files WHERE pack_id = $1', [id]);
+    const listed = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { made: boolean }[] };
+    expect(listed.packs[0]?.made).toBe(false);
+    const firmId = bench.firms[0]?.firmId ?? '';
+    await Promise.all([makePack(bench.app, firmId, id), makePack(bench.app, firmId, id)]);
+    expect((await zip()).equals(first)).toBe(true);
+    await makePack(bench.app, firmId, id);
+    expect((await bench.owner.query('SELECT 1 FROM pack_files WHERE pack_id = $1', [id])).rowCount).toBe(1);
   });
 
   it('is not another firm’s to read', async () => {

@@ -16,6 +16,7 @@ describe('signing in', () => {
     const cookies = made.headers['set-cookie'] as unknown as string[];
     for (const name of ['keen.sid', 'keen.device'])
       expect(cookies.find((each) => each.startsWith(`${name}=`))).toMatch(/HttpOnly; SameSite=Lax/);
+    expect(cookies[0]).toMatch(/^keen\.sid=/);
   });
 
   it('answers a wrong name and a wrong password alike', async () => {

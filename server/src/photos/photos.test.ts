@@ -151,6 +151,43 @@ describe('a photograph', () => {
   });
 });
 
+describe('a database that fails while a picture arrives', () => {
+  it('is told as that and never as the sender’s fault; what had arrived stays, and the rest is taken', async () => {
+    const bytes = Buffer.concat([await scene('#123456'), Buffer.alloc(1_200_000)]);
+    const id = randomUUID();
+    await begin(anna, id, bytes.length);
+    expect(await part(anna, id, 0, bytes.subarray(0, 600_000))).toBe(204);
+    const rest = bytes.subarray(600_000);
+    await bench.owner.query('REVOKE INSERT ON upload_parts FROM keen_gauge_app');
+    expect(await part(anna, id, 600_000, rest)).toBe(500);
+    await bench.owner.query('GRANT INSERT ON upload_parts TO keen_gauge_app');
+    const holder = await bench.owner.connect();
+    await holder.query('BEGIN; LOCK TABLE upload_parts IN ACCESS EXCLUSIVE MODE');
+    const sending = part(anna, id, 600_000, rest);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await bench.owner.query(
+      "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename = 'keen_gauge_app' AND datname = current_database()",
+    );
+    expect(await sending).toBe(503);
+    await holder.query('ROLLBACK');
+    holder.release();
+    const asked = await anna.head(`/api/jobs/${job.id}/uploads/${id}`).set(tus);
+    const offset = Number(asked.headers['upload-offset']);
+    expect(offset).toBeGreaterThanOrEqual(600_000);
+    expect(await part(anna, id, offset, bytes.subarray(offset))).toBe(204);
+    expect((await file(id)).status).toBe(201);
+  });
+
+  it('an upload’s id that something else has is refused', async () => {
+    const id = randomUUID();
+    expect(await begin(anna, id, 100)).toBe(201);
+    expect(await begin(anna, id, 100)).toBe(201);
+    expect(await begin(anna, id, 200)).toBe(409);
+    job = await makeJob(anna);
+    expect(await begin(anna, id, 100)).toBe(409);
+  });
+});
+
 describe('what is not a picture', () => {
   /** A PNG of a few hundred bytes whose head says 40 000 by 40 000. */
   const bomb = (): Buffer => {

@@ -1,3 +1,4 @@
+import { onOneLine } from '@keen-gauge/core/printed-text';
 import type { Photo } from '@keen-gauge/core/survey/photo';
 import { Readable } from 'node:stream';
 import type { Pool } from 'pg';
@@ -11,7 +12,7 @@ export function photoZip(pool: Pool, asker: Actor, photos: readonly Photo[]): No
   const lines = ['file\tcaption\ttaken by\ttaken at'];
   for (const [at, photo] of photos.entries()) {
     const name = pictureFileName(at, photo.caption ?? photo.fileName ?? '');
-    lines.push([name, photo.caption ?? '', photo.takenBy ?? '', photo.takenAt ?? ''].join('\t'));
+    lines.push([name, photo.caption ?? '', photo.takenBy ?? '', photo.takenAt ?? ''].map(onOneLine).join('\t'));
     zip.addReadStreamLazy(name, { compress: false }, (open) => {
       inFirm(pool, asker, (db) => databasePictures(db, asker.firmId).get(fullKey(photo.id))).then(
         (bytes) => {

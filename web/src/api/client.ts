@@ -17,6 +17,12 @@ export class ServerProblem extends Error {
     super(`${title}. ${detail}`);
   }
 
+  /** Under what it is logged at the server; empty where nothing is wrong there. */
+  get requestId(): string {
+    const { requestId } = this.members;
+    return typeof requestId === 'string' ? requestId.slice(0, 8) : '';
+  }
+
   get faults(): readonly FieldFault[] {
     const { faults } = this.members;
     return Array.isArray(faults) ? (faults as FieldFault[]) : [];
@@ -39,17 +45,54 @@ export function call<T>(
   body?: unknown,
   patienceMs = PATIENCE_MS,
 ): Promise<T> {
-  return send<T>(path, patienceMs, {
+  const text = body === undefined ? undefined : JSON.stringify(body);
+  const request: RequestInit = {
     method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  });
+    ...(text === undefined ? {} : { body: text }),
+    // What is small is sent to its end even where the page goes meanwhile.
+    keepalive: method === 'POST' && (text?.length ?? 0) < KEPT_ALIVE,
+  };
+  if (method !== 'POST') return send<T>(path, patienceMs, request);
+  return named(`${path} ${text ?? ''}`, (key) =>
+    send<T>(path, patienceMs, {
+      ...request,
+      headers: { 'idempotency-key': key, ...(text === undefined ? {} : { 'content-type': 'application/json' }) },
+    }),
+  );
+}
+
+/** Browsers keep no more alive than 64 kB in all. */
+const KEPT_ALIVE = 30_000;
+
+/** Writes that were sent and not answered, by what they were: the same thing pressed again goes under the name it had, and is done once. */
+const unanswered = new Map<string, string>();
+
+/** Makes a write under an id of its own: a new one, or the one it had where it was sent before and not answered. */
+export async function named<T>(what: string, write: (id: string) => Promise<T>): Promise<T> {
+  const key = unanswered.get(what) ?? crypto.randomUUID();
+  unanswered.set(what, key);
+  try {
+    const answer = await write(key);
+    unanswered.delete(what);
+    return answer;
+  } catch (error) {
+    // Refused, it was not done; without an answer, or with trouble at the server, it may have been.
+    if (error instanceof ServerProblem && error.status < 500) unanswered.delete(what);
+    throw error;
+  }
 }
 
 const FILE_PATIENCE_MS = 120_000;
 
 /** Sends a file as it is, under its type. */
 export function sendFile<T>(path: string, file: Blob, type: string): Promise<T> {
-  return send<T>(path, FILE_PATIENCE_MS, { method: 'POST', headers: { 'content-type': type }, body: file });
+  return named(`${path} ${file.size}`, (key) =>
+    send<T>(path, FILE_PATIENCE_MS, {
+      method: 'POST',
+      headers: { 'content-type': type, 'idempotency-key': key },
+      body: file,
+    }),
+  );
 }
 
 async function send<T>(path: string, patienceMs: number, request: RequestInit): Promise<T> {

@@ -1,7 +1,7 @@
 import type { JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { Nation } from '@keen-gauge/core/survey/words';
 import useSWR from 'swr';
-import { call, fetcher, sendFile } from './client';
+import { call, fetcher, named, sendFile } from './client';
 
 const of = (jobId: string): string => `/jobs/${jobId}/events`;
 
@@ -12,8 +12,11 @@ export function useEvents(jobId: string) {
 
 export const addEvent = (
   jobId: string,
-  { id, kind, day, details }: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>,
-): Promise<{ events: JobEvent[] }> => call('POST', of(jobId), { id, kind, day, ...details });
+  { kind, day, details }: Pick<JobEvent, 'kind' | 'day' | 'details'>,
+): Promise<{ events: JobEvent[] }> =>
+  named(`${of(jobId)} ${kind} ${day} ${JSON.stringify(details)}`, (id) =>
+    call('POST', of(jobId), { id, kind, day, ...details }),
+  );
 
 const attachments = (jobId: string, eventId: string): string => `${of(jobId)}/${eventId}/attachments`;
 export const attachmentUrl = (jobId: string, eventId: string, id: string): string =>

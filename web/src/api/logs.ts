@@ -1,10 +1,17 @@
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
-import { call, NoAnswer, ServerProblem } from './client';
+import { call, named, NoAnswer, ServerProblem } from './client';
 
 export const logUrl = (jobId: string, id: string): string => `/api/jobs/${jobId}/logs/${id}`;
 
-/** Keeps a log's file with the job, packed on the way. */
-export async function sendLog(jobId: string, id: string, file: Blob, name: string): Promise<void> {
+/** Keeps a log's file with the job, packed on the way; under which id. */
+export function sendLog(jobId: string, file: Blob, name: string): Promise<string> {
+  return named(`log ${jobId} ${name} ${file.size}`, async (id) => {
+    await sendLogAs(jobId, id, file, name);
+    return id;
+  });
+}
+
+async function sendLogAs(jobId: string, id: string, file: Blob, name: string): Promise<void> {
   const packed = await new Response(file.stream().pipeThrough(new CompressionStream('gzip'))).blob();
   let response: Response;
   try {

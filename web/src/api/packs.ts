@@ -15,12 +15,17 @@ export interface Pack {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly reason: string | null;
+  /** Its document and archive have been made. */
+  readonly made: boolean;
 }
 
 export const packNumber = (number: number): string => `P-${String(number).padStart(4, '0')}`;
 
 export function usePacks(jobId: string) {
-  return useSWR<{ packs: Pack[] }, Error>(`/jobs/${jobId}/packs`, fetcher);
+  return useSWR<{ packs: Pack[] }, Error>(`/jobs/${jobId}/packs`, fetcher, {
+    // Looked at often while a document is being made.
+    refreshInterval: (latest) => (latest?.packs.some(({ made }) => !made) ? 600 : 0),
+  });
 }
 
 /** Why a pack is signed although something is open: one reason for each question of safety, by its key, and one for the rest. */
@@ -29,13 +34,15 @@ export interface SigningReasons {
   readonly reasons: readonly { readonly key: string; readonly reason: string }[];
 }
 
+/** Signs a survey off under an id made beforehand: sent again after its answer was lost, it is still one pack. */
 export const signOff = (
   jobId: string,
-  revisionId: string,
+  { id, revisionId }: { readonly id: string; readonly revisionId: string },
   { reason, reasons }: SigningReasons,
   signature: Signature | null,
 ): Promise<Pack> =>
   call('POST', `/jobs/${jobId}/packs`, {
+    id,
     revisionId,
     ...(reason.trim() === '' ? {} : { reason }),
     ...(reasons.length === 0 ? {} : { reasons }),

@@ -1,5 +1,5 @@
 import useSWR from 'swr';
-import { call, fetcher } from './client';
+import { call, fetcher, named } from './client';
 
 export interface Conversation {
   readonly id: string;
@@ -37,7 +37,9 @@ export function useConversations(jobId: string) {
 }
 
 /** Hands a pack in; a reason where the survey has moved on since it was signed. */
-export const handIn = (jobId: string, id: string, packId: string, reason: string): Promise<Conversations> =>
-  call('POST', of(jobId), { id, packId, ...(reason.trim() === '' ? {} : { reason }) });
+export const handIn = (jobId: string, packId: string, reason: string): Promise<Conversations> =>
+  named(`${of(jobId)} ${packId}`, (id) =>
+    call('POST', of(jobId), { id, packId, ...(reason.trim() === '' ? {} : { reason }) }),
+  );
 export const stopHandingIn = (jobId: string, id: string): Promise<Conversations> =>
   call('POST', `${of(jobId)}/${id}/stop`);

@@ -1,40 +1,37 @@
-import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { JobsPage } from '../jobs/JobsPage';
 import { SignInPage } from './SignInPage';
 import { GlobalStyle } from './GlobalStyle';
 import { Guarded } from './Guarded';
-import { Waiting } from './Waiting';
+import { lazyPart } from '../kit/lazy-part';
 
 // The survey brings the core with it; the list of jobs should not wait for that.
-const SurveyPage = lazy(() => import('../survey/SurveyPage'));
-const InstrumentsPage = lazy(() => import('../readings/InstrumentsPage'));
-const DiaryPage = lazy(() => import('../calendar/DiaryPage'));
-const RulesPage = lazy(() => import('../firm/rules/RulesPage'));
-const FirmPage = lazy(() => import('../firm/FirmPage'));
-const HistoryPage = lazy(() => import('../history/HistoryPage'));
+const SurveyPage = lazyPart(() => import('../survey/SurveyPage'));
+const InstrumentsPage = lazyPart(() => import('../readings/InstrumentsPage'));
+const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
+const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
+const FirmPage = lazyPart(() => import('../firm/FirmPage'));
+const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 
 export function App() {
   return (
     <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 4000 }}>
       <GlobalStyle />
       <BrowserRouter>
-        <Suspense fallback={<Waiting />}>
-          <Routes>
-            <Route path="/sign-in" element={<SignInPage />} />
-            <Route element={<Guarded />}>
-              <Route path="/" element={<JobsPage />} />
-              <Route path="/diary" element={<DiaryPage />} />
-              <Route path="/firm" element={<FirmPage />} />
-              <Route path="/firm/rules" element={<RulesPage />} />
-              <Route path="/instruments" element={<InstrumentsPage />} />
-              <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
-              <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
-            </Route>
-            <Route path="*" element={<Navigate to="/" replace />} />
-          </Routes>
-        </Suspense>
+        <Routes>
+          <Route path="/sign-in" element={<SignInPage />} />
+          <Route element={<Guarded />}>
+            <Route path="/" element={<JobsPage />} />
+            <Route path="/diary" element={<DiaryPage />} />
+            <Route path="/firm" element={<FirmPage />} />
+            <Route path="/firm/rules" element={<RulesPage />} />
+            <Route path="/instruments" element={<InstrumentsPage />} />
+            <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
+            <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
+          </Route>
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
       </BrowserRouter>
     </SWRConfig>
   );

@@ -1,6 +1,7 @@
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { useMe } from '../api/me';
 import { Notice } from '../kit/Notice';
+import { PageBoundary } from './PageBoundary';
 import { Shell } from './Shell';
 import { Waiting } from './Waiting';
 
@@ -22,7 +23,9 @@ export function Guarded() {
     );
   return (
     <Shell me={me}>
-      <Outlet context={me} />
+      <PageBoundary at={pathname}>
+        <Outlet context={me} />
+      </PageBoundary>
     </Shell>
   );
 }

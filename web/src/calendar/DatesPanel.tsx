@@ -41,7 +41,7 @@ export function DatesPanel() {
   const days = daysOf(data.events);
   const step = nextStep(data.events);
   const clocks = clocksOf(days, today, holidays, pack);
-  const put = async (event: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>): Promise<void> => {
+  const put = async (event: Pick<JobEvent, 'kind' | 'day' | 'details'>): Promise<void> => {
     await mutate(await addEvent(job.id, event), false);
   };
   const visitWeeks = survey.request.fuseUpgrade
@@ -110,9 +110,7 @@ export function DatesPanel() {
         jobId={job.id}
         events={data.events}
         onChanged={(events) => void mutate({ events: [...events] }, false)}
-        onWithdraw={(withdraws) =>
-          put({ id: crypto.randomUUID(), kind: 'withdrawn', day: today, details: { withdraws } })
-        }
+        onWithdraw={(withdraws) => put({ kind: 'withdrawn', day: today, details: { withdraws } })}
       />
     </Panel>
   );

@@ -33,7 +33,7 @@ export function EventForm({
   onAdd,
 }: {
   readonly today: string;
-  readonly onAdd: (event: Pick<JobEvent, 'id' | 'kind' | 'day' | 'details'>) => Promise<void>;
+  readonly onAdd: (event: Pick<JobEvent, 'kind' | 'day' | 'details'>) => Promise<void>;
 }) {
   const [kind, setKind] = useState<EventKind>('sent');
   const [day, setDay] = useState(today);
@@ -48,7 +48,6 @@ export function EventForm({
     setProblem(null);
     try {
       await onAdd({
-        id: crypto.randomUUID(),
         kind,
         day,
         details: {

@@ -5,6 +5,7 @@ import type { Me } from '../api/me';
 import { ChecklistsPanel } from './ChecklistsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
+import { StuckPanel } from './StuckPanel';
 import { TermsPanel } from './TermsPanel';
 
 const Page = styled.main`
@@ -29,6 +30,7 @@ export default function FirmPage() {
         <p>
           <Link to="/firm/rules">Rules: which packs hold where, and what they say</Link>
         </p>
+        <StuckPanel me={me} />
         <EquipmentPanel />
         <TermsPanel />
         <ChecklistsPanel me={me} />

@@ -56,6 +56,10 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Attached: ${of('name')}`;
     case 'feed-made':
       return 'Calendar address made';
+    case 'sign-in-failed':
+      return 'Somebody tried to sign in under this name with a wrong password';
+    case 'sign-in-stopped':
+      return 'Too many wrong tries to sign in under this name: stopped there for a quarter of an hour';
     case 'feed-revoked':
       return 'Calendar address revoked';
     default:

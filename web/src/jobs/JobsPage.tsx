@@ -1,8 +1,10 @@
-import { Plus } from 'lucide-react';
+import { CloudOff, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
+import useSWR from 'swr';
 import { jobNumber, JOBS_PAGE, stateWords, useJobs, type Job } from '../api/jobs';
+import type { Me } from '../api/me';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
@@ -10,7 +12,10 @@ import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { RouteMark } from '../kit/RouteMark';
 import { TextInput } from '../kit/TextInput';
+import { keptJobs } from '../survey/kept';
 import { NewJobSheet } from './NewJobSheet';
+
+const NOTHING_KEPT: ReadonlySet<string> = new Set();
 
 const Page = styled.main`
   max-width: 78rem;
@@ -79,6 +84,14 @@ export function JobsPage() {
   const [page, setPage] = useState(0);
   const [making, setMaking] = useState(false);
   const { data, error, isLoading } = useJobs(search, page);
+  const me = useOutletContext<Me>();
+  const { data: kept = NOTHING_KEPT } = useSWR(
+    ['kept-here', me.id],
+    ([, id]) => keptJobs(id).catch(() => NOTHING_KEPT),
+    {
+      refreshInterval: 3000,
+    },
+  );
   useShortcuts({
     '/': () => document.querySelector<HTMLInputElement>('input[type="search"]')?.focus(),
     n: () => {
@@ -116,7 +129,7 @@ export function JobsPage() {
         </Notice>
       )}
       {isLoading && !data && <Waiting />}
-      {data && <JobList jobs={data.jobs} search={search} />}
+      {data && <JobList jobs={data.jobs} search={search} kept={kept} />}
       {data && data.total > JOBS_PAGE && (
         <Row style={{ justifyContent: 'center' }}>
           <Button
@@ -150,7 +163,15 @@ export function JobsPage() {
   );
 }
 
-function JobList({ jobs, search }: { readonly jobs: readonly Job[]; readonly search: string }) {
+function JobList({
+  jobs,
+  search,
+  kept,
+}: {
+  readonly jobs: readonly Job[];
+  readonly search: string;
+  readonly kept: ReadonlySet<string>;
+}) {
   if (jobs.length === 0)
     return (
       <p className="quiet" role="status" style={{ padding: '2rem', textAlign: 'center' }}>
@@ -175,6 +196,12 @@ function JobList({ jobs, search }: { readonly jobs: readonly Job[]; readonly sea
               <span className="quiet" style={{ display: 'block', fontSize: '0.92rem' }}>
                 {job.wanted}
               </span>
+              {kept.has(job.id) && (
+                <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>
+                  <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> Typed on this device and not
+                  sent yet: open it to send it.
+                </span>
+              )}
             </span>
             <RouteMark way={job.route} />
             <span style={{ fontSize: '0.92rem' }}>

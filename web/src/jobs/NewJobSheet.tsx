@@ -32,6 +32,12 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
       onClose();
       await navigate(`/jobs/${job.id}`);
     } catch (error) {
+      // It was made as it was typed first, and only the answer was lost.
+      if (error instanceof ServerProblem && error.status === 409) {
+        onClose();
+        await navigate(`/jobs/${id}`);
+        return;
+      }
       const known = error instanceof ServerProblem;
       setProblem({
         text: known ? error.detail : 'The server cannot be reached. What you typed is still here; try again.',

@@ -24,6 +24,10 @@ const Tile = styled(RadioButton)`
   &[data-hovered] {
     border-color: var(--strong-line);
   }
+  &[data-disabled] {
+    cursor: default;
+    color: var(--quiet);
+  }
   &[data-selected] {
     border-color: var(--ink);
     box-shadow: inset 0 0 0 1.5px var(--ink);
@@ -57,6 +61,7 @@ export interface ChoiceProps<V extends string> {
   readonly value: V | undefined;
   readonly options: readonly ChoiceOption<V>[];
   readonly onChange: (value: V) => void;
+  readonly isDisabled?: boolean;
   readonly help?: string;
   /** Least width of a tile. */
   readonly tile?: string;
@@ -65,10 +70,11 @@ export interface ChoiceProps<V extends string> {
 /** One of a few, each on a tile big enough for a thumb. Nothing is chosen until someone chooses. */
 export const Choice = steady(Chosen) as typeof Chosen;
 
-function Chosen<V extends string>({ label, value, options, onChange, help, tile }: ChoiceProps<V>) {
+function Chosen<V extends string>({ label, value, options, onChange, isDisabled = false, help, tile }: ChoiceProps<V>) {
   return (
     <RadioGroup
       value={value ?? null}
+      isDisabled={isDisabled}
       onChange={(next) => {
         const found = options.find((option) => option.value === next);
         if (found) onChange(found.value);

@@ -3,10 +3,11 @@ import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
 import { measuredDemand, measuredFindings } from '@keen-gauge/core/demand/measured/verdict';
 import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { FileTrigger, ProgressBar } from 'react-aria-components';
 import { fetchLog, knownMapping, rememberMapping, sendLog } from '../api/logs';
 import { Waiting } from '../app/Waiting';
+import { lazyPart } from '../kit/lazy-part';
 import { Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row, Stack } from '../kit/Panel';
@@ -19,7 +20,7 @@ import type { LogReport, Preview } from './log-worker';
 import { Readings } from './Readings';
 import { MappingForm } from './MappingForm';
 
-const LogCharts = lazy(() => import('./LogCharts'));
+const LogCharts = lazyPart(() => import('./LogCharts'));
 
 type Step =
   | { readonly kind: 'choose' }
@@ -134,8 +135,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     setBusy(true);
     setProblem(undefined);
     try {
-      const id = crypto.randomUUID();
-      await sendLog(job.id, id, from.file, from.name);
+      const id = await sendLog(job.id, from.file, from.name);
       const { shape, usualShape = shape, sheet } = from.preview;
       if (mapping) await rememberMapping(shape, mapping).catch(() => undefined);
       if (mapping && usualShape !== shape && sheet !== undefined)
@@ -231,9 +231,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
           <Readings report={step.report} />
           <Verdict report={step.report} />
           <FaultList faults={step.report.analysis.faults} />
-          <Suspense fallback={<Waiting />}>
-            <LogCharts analysis={step.report.analysis} session={session} />
-          </Suspense>
+          <LogCharts analysis={step.report.analysis} session={session} />
           {!kept && (
             <Row>
               <MainButton isDisabled={busy} onPress={() => void keep(step)}>

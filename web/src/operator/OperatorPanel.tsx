@@ -95,7 +95,7 @@ export function OperatorPanel() {
           <Row>
             <MainButton
               isDisabled={!moved || (stale.length > 0 && reason.trim() === '')}
-              onPress={() => void act(() => handIn(job.id, crypto.randomUUID(), newest.id, reason))}
+              onPress={() => void act(() => handIn(job.id, newest.id, reason))}
             >
               Hand {packNumber(newest.number)} in
             </MainButton>

@@ -1,4 +1,4 @@
-import { CircleCheck, CircleX, Hourglass, Upload, WifiOff, X } from 'lucide-react';
+import { CircleCheck, CircleX, Download, Hourglass, Upload, WifiOff, X } from 'lucide-react';
 import { useSyncExternalStore } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
@@ -80,6 +80,18 @@ export function UploadList() {
   );
 }
 
+/** Hands a picture out as a file, so that it is not lost with what keeps it here. */
+function saveElsewhere(file: Blob | undefined, name: string): void {
+  if (!file) return;
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(file);
+  link.download = name === '' ? 'photograph.jpg' : name;
+  link.click();
+  setTimeout(() => {
+    URL.revokeObjectURL(link.href);
+  }, 10_000);
+}
+
 function OneUpload({ item }: { readonly item: UploadItem }) {
   const { uploads } = useSurvey();
   const Shape = SHAPES[item.state];
@@ -94,6 +106,16 @@ function OneUpload({ item }: { readonly item: UploadItem }) {
           <span className="quiet figures"> {(item.bytes / 1_000_000).toFixed(1)} MB</span>
         </div>
         {item.says !== undefined && <div className="quiet">{item.says}</div>}
+        {item.notKept && <div>Not kept on this device: leave this page open until it has gone.</div>}
+        {item.state === 'refused' && item.bytes > 0 && (
+          <BareButton
+            onPress={() => {
+              saveElsewhere(uploads.fileOf(item.id), item.name);
+            }}
+          >
+            <Download size={17} aria-hidden /> Save it on this device
+          </BareButton>
+        )}
         {under && (
           <ProgressBar aria-label={`${item.name}: ${WORDS[item.state]}`} value={percent}>
             <Track>
@@ -103,7 +125,11 @@ function OneUpload({ item }: { readonly item: UploadItem }) {
         )}
       </div>
       <BareButton
-        aria-label={under || item.state === 'stopped' ? `Stop and forget ${item.name}` : `Put away ${item.name}`}
+        aria-label={
+          under || item.state === 'stopped'
+            ? `Stop and forget ${item.name}`
+            : `${item.state === 'refused' ? 'Remove' : 'Put away'} ${item.name}`
+        }
         onPress={() => {
           uploads.cancel(item.id);
         }}

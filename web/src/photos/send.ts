@@ -27,8 +27,8 @@ export async function sendPhoto(
       },
       onError: (error) => {
         const status = 'originalResponse' in error ? (error.originalResponse?.getStatus() ?? 0) : 0;
-        const lasting = status >= 400 && status < 500 && ![401, 408, 409, 423, 429].includes(status);
-        reject(lasting ? new Refusal(refusalWords(status)) : error);
+        const says = REFUSALS[status];
+        reject(says === undefined ? error : new Refusal(says));
       },
     });
     stop.addEventListener('abort', () => {
@@ -40,10 +40,11 @@ export async function sendPhoto(
   });
 }
 
-function refusalWords(status: number): string {
-  if (status === 413) return 'Larger than 25 MB: take it smaller.';
-  return 'The server would not take it.';
-}
+/** What the server says of the picture itself, which no second try would change. Anything else is tried again: it may be trouble on the way, or at the server. */
+const REFUSALS: Readonly<Record<number, string>> = {
+  413: 'Too large: no picture over 25 MB is taken, and none once your firm keeps as much as it may.',
+  422: 'The server cannot make anything of this file.',
+};
 
 /** Asks for a picture that has arrived to be made into a photograph of the survey. */
 export async function filePicture({ jobId, id, fileName, subject, subjectId }: WaitingPhoto): Promise<Filing> {

@@ -68,4 +68,28 @@ describe('pictures on their way in', () => {
     expect(states()).toEqual(['big refused']);
     expect(told).not.toContain('drop twin');
   });
+
+  it('what is refused stays on the device with why, is there after a reload, and goes when it is removed', async () => {
+    const { queue, told } = bench(() => ({ kind: 'refused', says: 'no picture' }));
+    await queue.add([file('bad')], {});
+    await settle();
+    expect(told).toEqual(['keep bad', 'keep bad']);
+    expect(queue.fileOf('id1')).toBeInstanceOf(File);
+    const later = bench(() => ({ kind: 'filed', known: false }));
+    const photo = {
+      id: 'x',
+      personId: 'p',
+      jobId: 'j',
+      file: file('bad'),
+      fileName: 'bad',
+      chosenAt: 0,
+      refused: 'no picture',
+    };
+    later.queue.adopt([photo]);
+    await settle();
+    expect(later.queue.get()).toMatchObject([{ state: 'refused', says: 'no picture' }]);
+    expect(later.told).toEqual([]);
+    later.queue.cancel('x');
+    expect(later.told).toContain('forget x');
+  });
 });

@@ -18,6 +18,8 @@ export interface UploadItem {
   readonly sent: number;
   readonly state: UploadState;
   readonly says?: string;
+  /** This browser keeps nothing: until it has gone it is only in this page. */
+  readonly notKept?: boolean;
 }
 
 /** What came of filing a picture that has wholly arrived. */
@@ -47,7 +49,7 @@ const AT_ONCE = 2;
 const MOST_BYTES = 25 * 1024 * 1024;
 
 interface Entry {
-  readonly photo: WaitingPhoto;
+  photo: WaitingPhoto;
   item: UploadItem;
   stop: AbortController | null;
 }
@@ -77,7 +79,10 @@ export class UploadQueue {
 
   /** Takes up pictures an earlier visit left waiting. */
   adopt(photos: readonly WaitingPhoto[]): void {
-    for (const photo of photos) this.enter(photo);
+    for (const photo of photos) {
+      const entry = this.enter(photo);
+      if (photo.refused !== undefined) this.tell(entry, { state: 'refused', says: photo.refused });
+    }
     this.next();
   }
 
@@ -93,10 +98,9 @@ export class UploadQueue {
         ...about,
       };
       const entry = this.enter(photo);
-      if (file.size > MOST_BYTES) this.tell(entry, { state: 'refused', says: 'Larger than 25 MB: take it smaller.' });
-      else if (file.size === 0) this.tell(entry, { state: 'refused', says: 'The file is empty.' });
-      // A browser that will not keep it still sends it.
-      else await this.links.keep(photo).catch(() => undefined);
+      if (file.size === 0) this.tell(entry, { state: 'refused', says: 'The file is empty.' });
+      else if (file.size > MOST_BYTES) await this.refuse(entry, 'Larger than 25 MB: take it smaller.');
+      else await this.keep(entry);
     }
     this.next();
   }
@@ -164,16 +168,33 @@ export class UploadQueue {
 
   private after(entry: Entry, filing: Filing): void {
     if (filing.kind === 'no-answer') this.tell(entry, { state: 'stopped', says: 'No answer; it goes on by itself.' });
-    else if (filing.kind === 'refused') {
-      void this.links.forget(entry.photo.id).catch(() => undefined);
-      this.tell(entry, { state: 'refused', says: filing.says });
-    } else {
+    else if (filing.kind === 'refused') void this.refuse(entry, filing.says);
+    else {
       this.links.filed();
       if (filing.known) {
         void this.links.forget(entry.photo.id).catch(() => undefined);
         this.tell(entry, { state: 'known', says: 'This very picture is in the job already.' });
       } else this.leave(entry);
     }
+  }
+
+  /** Says why it cannot be taken; the picture stays on this device until the person has saved it elsewhere or removed it. */
+  private async refuse(entry: Entry, says: string): Promise<void> {
+    entry.photo = { ...entry.photo, refused: says };
+    this.tell(entry, { state: 'refused', says });
+    await this.keep(entry);
+  }
+
+  /** A browser that will not keep it still sends it, and says that nothing else has it. */
+  private async keep(entry: Entry): Promise<void> {
+    await this.links.keep(entry.photo).catch(() => {
+      this.tell(entry, { notKept: true });
+    });
+  }
+
+  /** The picture itself, to be saved elsewhere. */
+  fileOf(id: string): Blob | undefined {
+    return this.entries.find((each) => each.photo.id === id)?.photo.file;
   }
 
   private tell(entry: Entry, change: Partial<UploadItem>): void {

@@ -11,6 +11,8 @@ export interface WaitingPhoto {
   readonly subject?: PhotoSubject;
   readonly subjectId?: string;
   readonly chosenAt: number;
+  /** Why the server would not take it; kept all the same until the person has done something with it. */
+  readonly refused?: string;
 }
 
 interface WaitingDb extends DBSchema {

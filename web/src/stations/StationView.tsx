@@ -1,6 +1,5 @@
 import type { Station } from '@keen-gauge/core/finding';
-import { lazy, Suspense } from 'react';
-import { Waiting } from '../app/Waiting';
+import { lazyPart } from '../kit/lazy-part';
 import { CutOutStation } from './cut-out/CutOutStation';
 import { EarthingStation } from './earthing/EarthingStation';
 import { LineupStation } from './line-up/LineupStation';
@@ -9,10 +8,10 @@ import { LoopStation } from './loop/LoopStation';
 import { PlaceStation } from './place/PlaceStation';
 import { RouteStation } from './route/RouteStation';
 
-const ChargerStation = lazy(() => import('./charger/ChargerStation'));
-const CircuitStation = lazy(() => import('./circuit/CircuitStation'));
-const AfterStation = lazy(() => import('./after/AfterStation'));
-const PackStation = lazy(() => import('./pack/PackStation'));
+const ChargerStation = lazyPart(() => import('./charger/ChargerStation'));
+const CircuitStation = lazyPart(() => import('./circuit/CircuitStation'));
+const AfterStation = lazyPart(() => import('./after/AfterStation'));
+const PackStation = lazyPart(() => import('./pack/PackStation'));
 
 /** The station at hand. */
 export function StationView({ station }: { readonly station: Station }) {
@@ -30,30 +29,14 @@ export function StationView({ station }: { readonly station: Station }) {
     case 'loads':
       return <LoadsStation />;
     case 'charger':
-      return (
-        <Suspense fallback={<Waiting />}>
-          <ChargerStation />
-        </Suspense>
-      );
+      return <ChargerStation />;
     case 'circuit':
-      return (
-        <Suspense fallback={<Waiting />}>
-          <CircuitStation />
-        </Suspense>
-      );
+      return <CircuitStation />;
     case 'route':
       return <RouteStation />;
     case 'pack':
-      return (
-        <Suspense fallback={<Waiting />}>
-          <PackStation />
-        </Suspense>
-      );
+      return <PackStation />;
     case 'after':
-      return (
-        <Suspense fallback={<Waiting />}>
-          <AfterStation />
-        </Suspense>
-      );
+      return <AfterStation />;
   }
 }

@@ -1,15 +1,19 @@
 import { Check, CloudOff, LogIn, PencilLine, RefreshCw, TriangleAlert } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
-import type { SaveState } from './survey-store';
+import { useSyncExternalStore } from 'react';
+import { BareButton } from '../kit/Button';
+import type { SurveyStore } from './survey-store';
 
 const MARKS = {
   saved: [Check, 'Saved'],
   waiting: [PencilLine, 'Not saved yet'],
   saving: [RefreshCw, 'Saving'],
-  offline: [CloudOff, 'Not saved: no connection. Kept on this device.'],
-  'signed-out': [LogIn, 'Not saved: signed out. Kept on this device.'],
-  refused: [TriangleAlert, 'Not saved: something is not valid. Kept on this device.'],
+  offline: [CloudOff, 'Not saved: no connection.'],
+  unavailable: [CloudOff, 'Not saved: the server cannot just now. It is sent again by itself.'],
+  failed: [TriangleAlert, 'Not saved: something is wrong at the server.'],
+  'signed-out': [LogIn, 'Not saved: signed out.'],
+  refused: [TriangleAlert, 'Not saved: something is not valid.'],
 } as const;
 
 const Frame = styled.span`
@@ -23,17 +27,33 @@ const Frame = styled.span`
 `;
 
 /** Whether the server has what was typed. */
-export function SaveMark({ state }: { readonly state: SaveState }) {
+export function SaveMark({ store }: { readonly store: SurveyStore }) {
+  const { saveState: state, notKept, failedUnder } = useSyncExternalStore(store.subscribe, store.get);
   const [Shape, words] = MARKS[state];
   const { pathname } = useLocation();
-  const trouble = state === 'offline' || state === 'signed-out' || state === 'refused';
+  const trouble = !['saved', 'waiting', 'saving'].includes(state);
   return (
     <Frame
       role="status"
       aria-label="Saving"
       style={trouble ? { color: 'var(--hold)', fontWeight: 600 } : { color: 'var(--quiet)' }}
     >
-      <Shape size={17} aria-hidden /> {words}
+      <Shape size={17} aria-hidden />
+      <span>
+        {words}
+        {trouble && (notKept ? ' Not kept on this device either: leave this page open.' : ' Kept on this device.')}
+        {!trouble && notKept && state !== 'saved' && ' This browser keeps nothing: leave the page open.'}
+        {failedUnder !== undefined && failedUnder !== '' && ` Say ${failedUnder} when you ask.`}
+      </span>
+      {state === 'failed' && (
+        <BareButton
+          onPress={() => {
+            store.retry();
+          }}
+        >
+          Try again
+        </BareButton>
+      )}
       {state === 'signed-out' && (
         <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} reloadDocument>
           Sign in

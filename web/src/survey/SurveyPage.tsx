@@ -168,7 +168,7 @@ function SurveyView({
             <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
             <strong>{survey.place.addressLine1 ?? job.place}</strong> <span className="quiet">{stateWords(job)}</span>
           </span>
-          <SaveMark state={state.saveState} />
+          <SaveMark store={store} />
           <BareButton
             aria-label="Undo"
             isDisabled={!state.canUndo}

@@ -75,6 +75,13 @@ function keyOf({ personId, jobId, tabId: tab }: Pick<Kept, 'personId' | 'jobId' 
   return `${personId}/${jobId}/${tab}`;
 }
 
+/** The jobs for which this person typed something on this device that the server does not have. */
+export async function keptJobs(personId: string): Promise<ReadonlySet<string>> {
+  const range = IDBKeyRange.bound([personId, ''], [personId, '\uffff']);
+  const entries = await (await database()).getAllFromIndex('unsaved', 'job', range);
+  return new Set(entries.map(({ jobId }) => jobId));
+}
+
 /** Typing left behind for a job by this tab before a reload, or by tabs that have since closed. */
 export async function leftBehind(personId: string, jobId: string, ownTabId: string): Promise<Kept[]> {
   const entries = await (await database()).getAllFromIndex('unsaved', 'job', [personId, jobId]);

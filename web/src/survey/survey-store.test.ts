@@ -1,4 +1,4 @@
-import { apply, type Value } from '@keen-gauge/core/record/changes';
+import { apply, type Change, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
 
@@ -110,6 +110,122 @@ describe('a survey being worked on', () => {
     await run();
     expect(sent.map(({ id }) => id)).toEqual(['id1', 'id1']);
     expect(store.get().saveState).toBe('saved');
+  });
+
+  it('an answer lost and typing gone on: the same goes first, and nothing of it comes back as somebody else’s', async () => {
+    // A server that stores what it is sent, and whose first answer is lost on the way.
+    let [stored, seq, answers]: [Survey, number, number] = [blank, 1, 0];
+    const known = new Set<string>();
+    const { store, sent, kept, run } = bench(({ id, changes }) => {
+      if (!known.has(id)) {
+        const made = apply(stored as unknown as Value, changes as Change[]);
+        if (made.conflicts.length > 0) return { kind: 'conflict', head: head(stored, seq) };
+        [stored, seq] = [made.document as unknown as Survey, seq + 1];
+        known.add(id);
+      }
+      return (answers += 1) === 1
+        ? { kind: 'no-answer' }
+        : { kind: 'saved', saved: { revisionId: `r${seq}`, seq, survey: stored } };
+    });
+    store.set(['place', 'town'], 'Neth');
+    await run();
+    expect(kept.at(-1)?.pending).toMatchObject({ id: 'id1', changes: [{ to: 'Neth' }] });
+    store.set(['place', 'town'], 'Netherby');
+    store.set(['notes'], 'more');
+    store.seen(head(stored, seq));
+    await run(); // the pause after the lost answer, which a sooner one has taken the place of
+    await run();
+    expect(sent.map(({ id }) => id)).toEqual(['id1', 'id1']);
+    expect(sent[1]).toEqual(sent[0]);
+    expect(store.get().survey.place.town).toBe('Netherby');
+    await run();
+    expect(store.get()).toMatchObject({ conflicts: [], saveState: 'saved' });
+    expect(stored.place.town).toBe('Netherby');
+    expect(stored.notes).toBe('more');
+    expect(kept.at(-1)).toBeNull();
+  });
+
+  it.each([true, false])(
+    'typing left behind with a revision not answered is sent as it was; arrived: %s',
+    async (arrived) => {
+      const change: Change = { kind: 'set', path: ['place', 'town'], to: 'Neth' };
+      const there = apply(blank as unknown as Value, [change]).document as unknown as Survey;
+      let stored = arrived ? there : blank;
+      let seq = arrived ? 2 : 1;
+      const { store, sent, run } = bench(({ id, changes }) => {
+        if (!(arrived && id === 'before')) {
+          const made = apply(stored as unknown as Value, changes as Change[]);
+          if (made.conflicts.length > 0) return { kind: 'conflict', head: head(stored, seq) };
+          [stored, seq] = [made.document as unknown as Survey, seq + 1];
+        }
+        return { kind: 'saved', saved: { revisionId: `r${seq}`, seq, survey: stored } };
+      });
+      if (arrived) store.seen(head(there, 2));
+      const typed = { ...blank, place: { town: 'Netherby' } } as unknown as Survey;
+      store.adopt({
+        base: blank,
+        document: typed,
+        conflicts: [],
+        pending: { id: 'before', parentId: 'r1', changes: [change] },
+      });
+      expect(store.get().survey.place.town).toBe('Netherby');
+      await run();
+      await run();
+      expect(sent[0]).toEqual({ id: 'before', parentId: 'r1', changes: [change] });
+      expect(store.get()).toMatchObject({ conflicts: [], saveState: 'saved' });
+      expect(stored.place.town).toBe('Netherby');
+    },
+  );
+
+  it('asks a server that cannot just now again within a second, however often, and says so', async () => {
+    let answers = 0;
+    const waits: number[] = [];
+    const due: (() => void)[] = [];
+    const store = new SurveyStore(head(), {
+      send: () => Promise.resolve((answers += 1) < 12 ? { kind: 'unavailable' } : saved(2)),
+      keep: () => undefined,
+      later: (wait, work) => {
+        waits.push(wait);
+        due.push(work);
+      },
+      newId: () => 'id',
+    });
+    store.set(['notes'], 'x');
+    while (due.length > 0) {
+      due.shift()?.();
+      for (let turn = 0; turn < 5; turn += 1) await Promise.resolve();
+      if (answers === 3) expect(store.get().saveState).toBe('unavailable');
+    }
+    expect(Math.max(...waits)).toBeLessThanOrEqual(1000);
+    expect(store.get().saveState).toBe('saved');
+  });
+
+  it('tells a failure of the server as that, under what it is logged, and stops trying until asked', async () => {
+    let well = false;
+    const { store, sent, run, due } = bench(() => (well ? saved(2) : { kind: 'failed', under: 'ab12' }));
+    store.set(['notes'], 'x');
+    for (let times = 0; times < 10 && due.length > 0; times += 1) await run();
+    expect(sent).toHaveLength(4);
+    expect(store.get()).toMatchObject({ saveState: 'failed', failedUnder: 'ab12' });
+    well = true;
+    store.retry();
+    await run();
+    expect(store.get().saveState).toBe('saved');
+    expect(store.get().failedUnder).toBeUndefined();
+  });
+
+  it('sends at once where the page is about to go, and says where the browser keeps nothing', async () => {
+    const { store, sent, run, due } = bench(() => saved(2));
+    store.set(['notes'], 'x');
+    store.flush();
+    expect(due).toHaveLength(2);
+    due.shift();
+    await run();
+    expect(sent).toHaveLength(1);
+    store.kept(false);
+    expect(store.get().notKept).toBe(true);
+    store.kept(true);
+    expect(store.get().notKept).toBe(false);
   });
 
   it('takes in what another tab saved elsewhere in the survey', async () => {

@@ -19,10 +19,13 @@ import type { Head, Saved } from '../api/surveys';
  * - `waiting`: typed a moment ago, about to be sent;
  * - `saving`: on its way;
  * - `offline`: no answer, kept here and tried again;
+ * - `unavailable`: the server says that it cannot just now, kept here and sent again a moment later;
+ * - `failed`: something is wrong at the server, kept here; tried again a few times, then when asked;
  * - `signed-out`: kept here until somebody signs in;
  * - `refused`: the server found a fault in it; kept here until it is put right.
  */
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'signed-out' | 'refused';
+export type SaveState =
+  'saved' | 'waiting' | 'saving' | 'offline' | 'unavailable' | 'failed' | 'signed-out' | 'refused';
 
 export interface SurveyState {
   readonly survey: Survey;
@@ -33,25 +36,42 @@ export interface SurveyState {
   readonly faults: readonly FieldFault[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
+  /** This browser keeps nothing: what the server does not have yet is only in this page. */
+  readonly notKept: boolean;
+  /** Under what a failure of the server is logged there, while it lasts. */
+  readonly failedUnder?: string;
 }
 
 /** What came of sending a revision. */
 export type Outcome =
   | { readonly kind: 'saved'; readonly saved: Saved }
   | { readonly kind: 'conflict'; readonly head: Head }
-  | { readonly kind: 'no-answer' | 'signed-out' }
+  | { readonly kind: 'signed-out' }
+  | Unanswered
   | { readonly kind: 'refused'; readonly faults: readonly FieldFault[] };
+
+/** What leaves open whether it arrived: no answer at all, a server that cannot just now, or one in which something is wrong, logged under `under`. */
+type Unanswered = { readonly kind: 'no-answer' | 'unavailable' } | { readonly kind: 'failed'; readonly under: string };
 
 /** What the server does not have: the document, what it started from, and what waits for the person to decide. */
 export interface Unsaved {
   readonly base: Survey;
   readonly document: Survey;
   readonly conflicts: readonly Conflict[];
+  /** The revision sent last and not answered: it may have arrived, so it is sent again as it was before anything newer. */
+  readonly pending?: Revision;
+}
+
+/** A revision as it is sent. */
+export interface Revision {
+  readonly id: string;
+  readonly parentId: string;
+  readonly changes: readonly Change[];
 }
 
 /** How the store reaches the world; tests put their own in. */
 export interface Links {
-  readonly send: (revision: { id: string; parentId: string; changes: readonly Change[] }) => Promise<Outcome>;
+  readonly send: (revision: Revision) => Promise<Outcome>;
   /** Called whenever what is unsaved changes: null when nothing is. */
   readonly keep: (unsaved: Unsaved | null) => void;
   readonly later: (milliseconds: number, work: () => void) => void;
@@ -61,10 +81,19 @@ export interface Links {
 const PAUSE_MS = 350;
 const SAME_TYPING_MS = 1500;
 const RETRY_MS = [1500, 3000, 6000, 12_000, 30_000];
+/** A server that says it cannot just now is asked again so soon, however often: it answers the moment it can. */
+const UNAVAILABLE_MS = 1000;
+/** A server in which something is wrong is asked again so often by itself; after that it takes a person. */
+const MOST_FAILURES = 4;
 
 const asValue = (survey: Survey): Value => survey as unknown as Value;
-const asList = (changes: readonly Change[]): Value => changes;
 const asSurvey = (value: Value): Survey => value as unknown as Survey;
+
+/** A revision on its way, or sent and not answered, with what it was made on and out of. */
+interface Pending extends Revision {
+  readonly parent: Survey;
+  readonly sent: Survey;
+}
 
 interface Step {
   changes: Change[];
@@ -86,8 +115,8 @@ export class SurveyStore {
   private timer = 0;
   private failures = 0;
   private closed = false;
-  /** The last revision sent without an answer: it may have arrived, so the same is sent under the same id. */
-  private unanswered: { id: string; changes: readonly Change[] } | null = null;
+  /** What has been sent and not been answered. Until it is, nothing newer goes: its own changes would come back as somebody else's. */
+  private pending: Pending | null = null;
 
   constructor(
     head: Head,
@@ -101,6 +130,7 @@ export class SurveyStore {
       faults: [],
       canUndo: false,
       canRedo: false,
+      notKept: false,
     };
   }
 
@@ -157,16 +187,37 @@ export class SurveyStore {
     this.changed(this.with(step.changes));
   }
 
-  /** Takes up typing left behind by an earlier visit: what no longer fits is asked about. */
-  adopt({ base, document, conflicts }: Unsaved): void {
+  /** Takes up typing left behind by an earlier visit: what no longer fits is asked about, once what was sent before has been answered. */
+  adopt({ base, document, conflicts, pending }: Unsaved): void {
     this.state = { ...this.state, conflicts: [...this.state.conflicts, ...conflicts] };
+    if (pending && !this.pending) {
+      const sent = asSurvey(apply(asValue(base), pending.changes).document);
+      this.pending = { ...pending, parent: base, sent };
+      // Shown as it was left; whether it has arrived decides what there is to ask.
+      this.state = { ...this.state, survey: document };
+      this.tell();
+      this.soon(0);
+      return;
+    }
     this.rebase(this.state.head, diff(asValue(base), asValue(document)));
     if (this.unsaved().length > 0) this.soon(0);
   }
 
+  /** Sends what is typed at once: the page may be about to go. */
+  flush(): void {
+    if (!this.sending && this.hasMore()) this.soon(0);
+  }
+
+  /** Whether this browser keeps what is typed. */
+  kept(is: boolean): void {
+    if (this.state.notKept === !is) return;
+    this.state = { ...this.state, notKept: !is };
+    for (const listener of this.listeners) listener();
+  }
+
   /** What the server holds now, as seen by looking rather than saving. */
   seen(head: Head): void {
-    if (head.seq <= this.state.head.seq || this.sending) return;
+    if (head.seq <= this.state.head.seq || this.sending || this.pending) return;
     this.rebase(head, this.unsaved());
     this.tell();
   }
@@ -182,12 +233,16 @@ export class SurveyStore {
   /** Tries again now: a connection came back, or somebody signed in. */
   retry(): void {
     this.failures = 0;
-    if (this.unsaved().length > 0) this.soon(0);
+    if (this.hasMore()) this.soon(0);
   }
 
   /** The server answered something else just now: what it refused for want of an answer or a person may go through. */
   retryIfStuck(): void {
-    if (this.state.saveState === 'offline' || this.state.saveState === 'signed-out') this.retry();
+    if (['offline', 'unavailable', 'signed-out'].includes(this.state.saveState)) this.retry();
+  }
+
+  private hasMore(): boolean {
+    return this.pending !== null || this.unsaved().length > 0;
   }
 
   private with(changes: readonly Change[]): Survey {
@@ -203,8 +258,18 @@ export class SurveyStore {
 
   private tell(): void {
     const { head, survey, conflicts } = this.state;
-    const unsaved = conflicts.length > 0 || !same(asValue(head.survey), asValue(survey));
-    this.links.keep(unsaved ? { base: head.survey, document: survey, conflicts } : null);
+    const { pending } = this;
+    const unsaved = pending !== null || conflicts.length > 0 || !same(asValue(head.survey), asValue(survey));
+    this.links.keep(
+      unsaved
+        ? {
+            base: pending?.parent ?? head.survey,
+            document: survey,
+            conflicts,
+            ...(pending ? { pending: plain(pending) } : {}),
+          }
+        : null,
+    );
     this.state = {
       ...this.state,
       canUndo: this.undoSteps.length > 0,
@@ -231,49 +296,70 @@ export class SurveyStore {
 
   private async send(): Promise<void> {
     if (this.sending || this.closed) return;
-    const changes = this.unsaved();
-    if (changes.length === 0) {
+    const pending = this.pending ?? this.next();
+    if (pending === null) {
       this.state = { ...this.state, saveState: 'saved' };
       this.tell();
       return;
     }
-    const sent = this.state.survey;
-    const parent = this.state.head;
+    this.pending = pending;
     this.sending = true;
     this.state = { ...this.state, saveState: 'saving' };
+    // Kept with its id before it goes: whatever happens to the page, the same is sent again under the same.
     this.tell();
-    const again = this.unanswered && same(asList(this.unanswered.changes), asList(changes)) ? this.unanswered.id : null;
-    const id = again ?? this.links.newId();
-    const outcome = await this.links.send({ id, parentId: parent.revisionId, changes });
+    const outcome = await this.links.send(plain(pending));
     this.sending = false;
-    this.unanswered = outcome.kind === 'no-answer' ? { id, changes } : null;
-    this.after(outcome, parent, sent, changes);
+    this.after(outcome, pending);
   }
 
-  private after(outcome: Outcome, parent: Head, sent: Survey, changes: readonly Change[]): void {
+  /** What is typed and not sent yet, as the revision it will be. */
+  private next(): Pending | null {
+    const changes = this.unsaved();
+    if (changes.length === 0) return null;
+    const { head, survey } = this.state;
+    return { id: this.links.newId(), parentId: head.revisionId, changes, parent: head.survey, sent: survey };
+  }
+
+  private after(outcome: Outcome, pending: Pending): void {
+    const { failedUnder: _before, ...state } = this.state;
+    this.state = state;
+    if (isUnanswered(outcome)) this.unanswered(outcome);
+    else if (outcome.kind === 'signed-out') {
+      this.state = { ...this.state, saveState: 'signed-out' };
+      this.tell();
+    } else this.answered(outcome, pending);
+  }
+
+  private answered(outcome: Extract<Outcome, { kind: 'saved' | 'conflict' | 'refused' }>, pending: Pending): void {
+    this.pending = null;
+    this.failures = 0;
+    const typedSince = diff(asValue(pending.sent), asValue(this.state.survey));
     if (outcome.kind === 'saved') {
-      this.failures = 0;
       const { revisionId, seq, survey } = outcome.saved;
-      const typedSince = diff(asValue(sent), asValue(this.state.survey));
-      const saved = survey ?? asSurvey(apply(asValue(parent.survey), changes).document);
+      const saved = survey ?? asSurvey(apply(asValue(pending.parent), pending.changes).document);
       this.rebase({ revisionId, seq, survey: saved }, typedSince);
-    } else if (outcome.kind === 'conflict') this.rebase(outcome.head, this.unsaved());
-    else if (outcome.kind === 'refused') {
+    } else if (outcome.kind === 'conflict')
+      this.rebase(outcome.head, diff(asValue(pending.parent), asValue(this.state.survey)));
+    else if (typedSince.length === 0) {
       this.state = { ...this.state, saveState: 'refused', faults: outcome.faults };
       this.tell();
-      return;
-    } else {
-      this.state = { ...this.state, saveState: outcome.kind === 'signed-out' ? 'signed-out' : 'offline' };
-      this.tell();
-      if (outcome.kind === 'signed-out') return;
-      this.soon(RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)] ?? 30_000);
-      this.failures += 1;
       return;
     }
     const left = this.unsaved().length > 0;
     this.state = { ...this.state, saveState: left ? 'waiting' : 'saved' };
     this.tell();
     if (left) this.soon(PAUSE_MS);
+  }
+
+  /** Whether it arrived is not known: the same goes again, soon where the server says so and ever later where it says nothing. */
+  private unanswered(outcome: Unanswered): void {
+    const saveState = outcome.kind === 'no-answer' ? 'offline' : outcome.kind;
+    this.state = { ...this.state, saveState, ...(outcome.kind === 'failed' ? { failedUnder: outcome.under } : {}) };
+    this.tell();
+    this.failures += 1;
+    if (outcome.kind === 'failed' && this.failures >= MOST_FAILURES) return;
+    const pause = RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? PAUSE_MS;
+    this.soon(outcome.kind === 'unavailable' ? UNAVAILABLE_MS : pause);
   }
 
   /** Puts my changes on another head; what does not fit waits for the person, with theirs in its place meanwhile. */
@@ -288,6 +374,11 @@ export class SurveyStore {
     this.tell();
   }
 }
+
+const isUnanswered = (outcome: Outcome): outcome is Unanswered =>
+  outcome.kind === 'no-answer' || outcome.kind === 'unavailable' || outcome.kind === 'failed';
+
+const plain = ({ id, parentId, changes }: Pending): Revision => ({ id, parentId, changes });
 
 /** A value with the parts around it that are missing: in a list where it has an id, in an object otherwise. */
 function placed(document: Value, path: Path, value: Value | undefined): { path: Path; value: Value | undefined } {

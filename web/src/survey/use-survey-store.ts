@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { NoAnswer, ServerProblem } from '../api/client';
 import { postRevision, readHead, type ConflictAnswer, type Head } from '../api/surveys';
-import { forget, keep, leftBehind, ownTab } from './kept';
+import { forget, keep, leftBehind, ownTab, type Kept } from './kept';
 import { SurveyStore, type Links, type Outcome } from './survey-store';
 
 const LOOK_MS = 8000;
@@ -42,14 +42,20 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
       });
 
     const back = (): void => store?.retry();
+    const going = (): void => {
+      if (document.visibilityState === 'hidden') store?.flush();
+    };
     const timer = setInterval(look, LOOK_MS);
     window.addEventListener('focus', look);
     window.addEventListener('online', back);
+    document.addEventListener('visibilitychange', going);
     return () => {
       gone = true;
       clearInterval(timer);
       window.removeEventListener('focus', look);
       window.removeEventListener('online', back);
+      document.removeEventListener('visibilitychange', going);
+      store?.flush();
     };
   }, [jobId, personId]);
 
@@ -57,15 +63,26 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
 }
 
 async function open(jobId: string, personId: string): Promise<SurveyStore> {
-  const tabId = await ownTab();
-  const [head, left] = [await readHead(jobId), await leftBehind(personId, jobId, tabId)];
+  const head = await readHead(jobId);
+  // A browser that keeps nothing still works: everything goes straight to the server, and the page says what is not kept.
+  const found = await left(personId, jobId).catch(() => null);
+  const { tabId, entries } = found ?? { tabId: crypto.randomUUID(), entries: [] };
   const place = { personId, jobId, tabId };
   // Writes to the browser's store follow one another, so that an older state never lands on a newer one.
   let writing: Promise<unknown> = Promise.resolve();
   const links: Links = {
     send: (revision) => send(jobId, revision),
     keep: (unsaved) => {
-      writing = writing.then(() => (unsaved ? keep({ ...place, ...unsaved }) : forget(place))).catch(() => undefined);
+      writing = writing
+        .then(() => (unsaved ? keep({ ...place, ...unsaved }) : forget(place)))
+        .then(
+          () => {
+            store.kept(true);
+          },
+          () => {
+            store.kept(false);
+          },
+        );
     },
     later: (milliseconds, work) => {
       setTimeout(work, milliseconds);
@@ -73,11 +90,17 @@ async function open(jobId: string, personId: string): Promise<SurveyStore> {
     newId: () => crypto.randomUUID(),
   };
   const store = new SurveyStore(head, links);
-  for (const entry of left) {
+  if (found === null) store.kept(false);
+  for (const entry of entries) {
     store.adopt(entry);
     if (entry.tabId !== tabId) writing = writing.then(() => forget(entry)).catch(() => undefined);
   }
   return store;
+}
+
+async function left(personId: string, jobId: string): Promise<{ tabId: string; entries: Kept[] }> {
+  const tabId = await ownTab();
+  return { tabId, entries: await leftBehind(personId, jobId, tabId) };
 }
 
 async function send(jobId: string, revision: Parameters<Links['send']>[0]): Promise<Outcome> {
@@ -85,9 +108,11 @@ async function send(jobId: string, revision: Parameters<Links['send']>[0]): Prom
     return { kind: 'saved', saved: await postRevision(jobId, revision) };
   } catch (error) {
     if (error instanceof NoAnswer || !(error instanceof ServerProblem)) return { kind: 'no-answer' };
-    if (error.status === 409) return { kind: 'conflict', head: headOf(error.members as unknown as ConflictAnswer) };
+    if (error.status === 409 && 'survey' in error.members)
+      return { kind: 'conflict', head: headOf(error.members as unknown as ConflictAnswer) };
     if (error.status === 401) return { kind: 'signed-out' };
-    if (error.status >= 500) return { kind: 'no-answer' };
+    if (error.status === 503 || error.status === 429) return { kind: 'unavailable' };
+    if (error.status >= 500) return { kind: 'failed', under: error.requestId };
     return {
       kind: 'refused',
       faults: error.faults.length > 0 ? error.faults : [{ path: '$', wrong: error.title, expected: error.detail }],

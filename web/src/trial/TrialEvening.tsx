@@ -4,14 +4,14 @@ import { EVENING_TERMS } from '@keen-gauge/core/trial/play';
 import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { Waiting } from '../app/Waiting';
+import { useEffect, useState } from 'react';
+import { lazyPart } from '../kit/lazy-part';
 import { Choice } from '../kit/Choice';
 import { Row } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TrialRun } from './trial-run';
 
-const EveningChart = lazy(() => import('./EveningChart'));
+const EveningChart = lazyPart(() => import('./EveningChart'));
 
 const WHAT: Readonly<Record<TrialFault, string>> = {
   'clamp-off':
@@ -81,16 +81,14 @@ export function TrialEvening({
         />
       )}
       {fault !== 'none' && running?.kind === 'managed' && <p className="quiet">{WHAT[fault]}</p>}
-      <Suspense fallback={<Waiting />}>
-        {moments.length > 0 && (
-          <EveningChart
-            moments={moments}
-            ratingA={plan.parts[0]?.ratingA ?? 0}
-            setPointA={running?.kind === 'managed' ? running.setPointA : null}
-            fault={running?.kind === 'managed' && window ? window : null}
-          />
-        )}
-      </Suspense>
+      {moments.length > 0 && (
+        <EveningChart
+          moments={moments}
+          ratingA={plan.parts[0]?.ratingA ?? 0}
+          setPointA={running?.kind === 'managed' ? running.setPointA : null}
+          fault={running?.kind === 'managed' && window ? window : null}
+        />
+      )}
     </section>
   );
 }

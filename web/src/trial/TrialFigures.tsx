@@ -1,10 +1,10 @@
 import type { TrialRecord, TrialSpread, TrialWayResult } from '@keen-gauge/core/survey/trial';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
-import { Waiting } from '../app/Waiting';
+import { lazyPart } from '../kit/lazy-part';
 import { Select } from '../kit/Select';
 
-const QuantileChart = lazy(() => import('./QuantileChart'));
+const QuantileChart = lazyPart(() => import('./QuantileChart'));
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -104,9 +104,7 @@ export function TrialFigures({ record }: { readonly record: TrialRecord }) {
         />
       </div>
       <OtherParts ways={ways} cell={cell} />
-      <Suspense fallback={<Waiting />}>
-        <QuantileChart ways={ways} figure={figure} ratingA={record.ratingA ?? 0} />
-      </Suspense>
+      <QuantileChart ways={ways} figure={figure} ratingA={record.ratingA ?? 0} />
     </>
   );
 }

@@ -29,6 +29,7 @@ export async function packPdf(
     title: `${content.title}, ${label.number}`,
     author: signedBy.firm,
     subject: content.purpose,
+    at: signedBy.at,
   });
   page.heading(1, content.title);
   page.paragraph(`Pack ${label.number} · job ${label.job} · signed ${dated(signedBy.at)}`, { quiet: true });

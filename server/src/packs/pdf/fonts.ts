@@ -1,6 +1,7 @@
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { printable } from '@keen-gauge/core/printed-text';
 import * as fontkit from 'fontkit';
 
 /** A face of the document's type: files tried in order for each character, since no one file has them all. */
@@ -47,7 +48,7 @@ export function faces(): Readonly<Record<Face, readonly FontFile[]>> {
 export function runs(text: string, face: Face): { font: string; text: string }[] {
   const files = faces()[face];
   const made: { font: string; text: string }[] = [];
-  for (const character of text) {
+  for (const character of printable(text)) {
     const codePoint = character.codePointAt(0) ?? 32;
     const file = files.find(({ has }) => has(codePoint)) ?? files[0];
     const last = made.at(-1);

@@ -22,7 +22,7 @@ export class Page {
   private readonly root: PDFKit.PDFStructureElement;
   private y = MARGIN;
 
-  constructor(info: { title: string; author: string; subject: string }) {
+  constructor(info: { title: string; author: string; subject: string; at: string }) {
     this.doc = new PDFDocument({
       size: 'A4',
       margins: { top: MARGIN, bottom: FOOT, left: MARGIN, right: MARGIN },
@@ -31,7 +31,8 @@ export class Page {
       pdfVersion: '1.7',
       lang: 'en-GB',
       displayTitle: true,
-      info: { Title: info.title, Author: info.author, Subject: info.subject },
+      // Dated when it was signed and not when it was made, so that it comes out the same however often it is.
+      info: { Title: info.title, Author: info.author, Subject: info.subject, CreationDate: new Date(info.at) },
     });
     for (const files of Object.values(faces())) for (const { name, data } of files) this.doc.registerFont(name, data);
     this.root = this.doc.struct('Document');

@@ -27,7 +27,7 @@ export function ClosePanel() {
     try {
       const day = new Date().toISOString().slice(0, 10);
       const details = note.trim() === '' ? {} : { note: note.trim() };
-      await mutate(await addEvent(job.id, { id: crypto.randomUUID(), kind, day, details }), false);
+      await mutate(await addEvent(job.id, { kind, day, details }), false);
       setReason('');
     } catch (failed) {
       setProblem(problemWords(failed));

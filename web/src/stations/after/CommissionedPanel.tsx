@@ -22,7 +22,7 @@ export function CommissionedPanel() {
   const enter = async (): Promise<void> => {
     setProblem(null);
     try {
-      await mutate(await addEvent(job.id, { id: crypto.randomUUID(), kind: 'commissioned', day, details: {} }), false);
+      await mutate(await addEvent(job.id, { kind: 'commissioned', day, details: {} }), false);
     } catch (failed) {
       setProblem(problemWords(failed));
     }

@@ -165,15 +165,17 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         {wrong !== null && <Notice kind="act" title={wrong} />}
       </Step>
       <FieldGrid>
-        <BoundText path={[...path, 'doneBy']} label="Commissioned by" maxLength={100} />
+        <span>
+          Commissioned by <strong>{test?.doneBy ?? 'nobody yet'}</strong>
+        </span>
         <BoundText path={[...path, 'note']} label="Note" maxLength={500} />
       </FieldGrid>
       <Row>
         <Button
-          isDisabled={test?.doneAt !== undefined}
+          isDisabled={test?.doneAt !== undefined || me.role === 'office'}
           onPress={() => {
+            set([...path, 'doneBy'], me.name);
             set([...path, 'doneAt'], new Date().toISOString());
-            if (test?.doneBy === undefined) set([...path, 'doneBy'], me.name);
           }}
         >
           {test?.doneAt === undefined ? 'Done now, by me' : `Done ${new Date(test.doneAt).toLocaleString('en-GB')}`}

@@ -80,7 +80,7 @@ export function OptionsPanel() {
         ...withoutAlso(survey.choice),
         option: option.kind,
         ...(option.also === undefined ? {} : { also: option.also }),
-        chosenBy: survey.choice?.chosenBy ?? me.name,
+        chosenBy: me.name,
       },
     });
   };
@@ -189,7 +189,7 @@ export function OptionsPanel() {
                   <div>
                     <Button
                       aria-label={`Choose: ${option.title}`}
-                      isDisabled={isChosen(option, choice)}
+                      isDisabled={isChosen(option, choice) || me.role === 'office'}
                       onPress={() => {
                         choose(option);
                       }}
@@ -203,7 +203,9 @@ export function OptionsPanel() {
             {choice?.option !== undefined && (
               <FieldGrid>
                 <BoundText path={['choice', 'reason']} label="Why this one was chosen" maxLength={500} />
-                <BoundText path={['choice', 'chosenBy']} label="Chosen by" maxLength={100} />
+                <span>
+                  Chosen by <strong>{choice.chosenBy ?? 'nobody named'}</strong>
+                </span>
               </FieldGrid>
             )}
           </>

@@ -62,17 +62,16 @@ export function FaultEditor({ fault }: { readonly fault: ConditionFault }) {
   );
 }
 
-/** Releasing the hold: a name and a reason, together or not at all. The danger stays on the screen and in the pack. */
+/** Releasing the hold: in one's own name and with a reason, by who may sign. The danger stays on the screen and in the pack. */
 function Override({ fault }: { readonly fault: ConditionFault }) {
   const { me, survey, store } = useSurvey();
   const [asking, setAsking] = useState(false);
-  const [by, setBy] = useState(me.name);
   const [reason, setReason] = useState('');
-  const put = (overriddenBy: string | undefined, overrideReason: string | undefined): void => {
+  const put = (overrideReason: string | undefined): void => {
     const { overriddenBy: _by, overrideReason: _reason, ...bare } = fault;
     const next: ConditionFault = {
       ...bare,
-      ...(overriddenBy && overrideReason ? { overriddenBy, overrideReason } : {}),
+      ...(overrideReason ? { overriddenBy: me.name, overrideReason } : {}),
     };
     const faults = survey.intake.faults.map((each) => (each.id === fault.id ? next : each));
     store.edit({ ...survey, intake: { ...survey.intake, faults } });
@@ -86,7 +85,7 @@ function Override({ fault }: { readonly fault: ConditionFault }) {
         <div style={{ marginTop: '0.4rem' }}>
           <Button
             onPress={() => {
-              put(undefined, undefined);
+              put(undefined);
             }}
           >
             Put the hold back
@@ -94,6 +93,7 @@ function Override({ fault }: { readonly fault: ConditionFault }) {
         </div>
       </Notice>
     );
+  if (!me.maySignOff) return <p className="quiet">A hold is overridden by someone who may sign surveys off.</p>;
   if (!asking)
     return (
       <div>
@@ -109,7 +109,6 @@ function Override({ fault }: { readonly fault: ConditionFault }) {
   return (
     <Stack role="group" aria-label="Override the hold" style={{ '--gap': '0.5rem' }}>
       <FieldGrid>
-        <TextInput label="Who answers for going on" value={by} onChange={setBy} maxLength={100} />
         <TextInput
           label="Why the hold is overridden"
           value={reason}
@@ -121,12 +120,12 @@ function Override({ fault }: { readonly fault: ConditionFault }) {
       </FieldGrid>
       <Row>
         <Button
-          isDisabled={by.trim() === '' || reason.trim() === ''}
+          isDisabled={reason.trim() === ''}
           onPress={() => {
-            put(by.trim(), reason.trim());
+            put(reason.trim());
           }}
         >
-          Override the hold
+          Override the hold as {me.name}
         </Button>
         <BareButton
           onPress={() => {

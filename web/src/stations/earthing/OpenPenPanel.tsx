@@ -1,7 +1,7 @@
 import { OPEN_PEN_NAMES, type OpenPenAssessment, type PenWay } from '@keen-gauge/core/earthing/open-pen';
 import type { OpenPenMethod } from '@keen-gauge/core/survey/words';
-import { lazy, Suspense } from 'react';
-import { Waiting } from '../../app/Waiting';
+
+import { lazyPart } from '../../kit/lazy-part';
 import { Choice } from '../../kit/Choice';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
@@ -10,7 +10,7 @@ import { useSet } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundNumber, BoundText } from '../bound';
 import { PenSteps } from './PenSteps';
 
-const TouchChart = lazy(() => import('./TouchChart'));
+const TouchChart = lazyPart(() => import('./TouchChart'));
 
 const STATES = { suits: 'holds', 'does-not': 'fails', 'not-known': 'not-known' } as const;
 const WORDS = { suits: 'Suits here', 'does-not': 'Does not suit here', 'not-known': 'To be shown' } as const;
@@ -106,9 +106,7 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
           help="An armour gland at the charger, or a metal fixing that is bonded indoors. It would defeat the disconnection."
         />
       )}
-      <Suspense fallback={<Waiting />}>
-        <TouchChart way={way} />
-      </Suspense>
+      <TouchChart way={way} />
     </Panel>
   );
 }

@@ -1,11 +1,12 @@
 import { fixed, partsShown } from '@keen-gauge/core/rules/rounding';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Basis, Phase } from '@keen-gauge/core/survey/words';
 import styled from 'styled-components';
 import { FigureButton, TightFigures } from '../../gauge/FigureButton';
-import { Panel, Row } from '../../kit/Panel';
-import { TextInput } from '../../kit/TextInput';
+import { Button } from '../../kit/Button';
+import { Choice, type ChoiceOption } from '../../kit/Choice';
+import { Panel, Row, Stack } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundText } from '../bound';
+import { At, BoundText } from '../bound';
 
 const Three = styled(TightFigures)`
   display: grid;
@@ -36,7 +37,7 @@ const Compared = styled.table`
 
 /** The demand reckoned three ways, what sets two of them apart, and the one the surveyor stands by. */
 export function BasesPanel() {
-  const { assessment, survey, store, me } = useSurvey();
+  const { assessment, survey } = useSurvey();
   const { demand, supply } = assessment;
   const several = supply.phases.length > 1;
   const { basis } = survey.declaration;
@@ -52,43 +53,71 @@ export function BasesPanel() {
           best put on <strong>{demand.emptiestPhase}</strong>.
         </p>
       )}
-      <BoundChoice
-        path={['declaration', 'basis']}
-        label="Declared maximum demand"
-        tile="14rem"
-        options={[
-          { value: 'circuits', label: 'By circuits', note: 'Safe, repeatable, accepted everywhere' },
-          {
-            value: 'appliances',
-            label: 'By appliances',
-            note: 'Nearer to life; only as good as the list. Needs a reason',
-          },
-          {
-            value: 'measurement',
-            label: 'By measurement',
-            note: 'What really flowed; only as good as the days logged. Needs a reason',
-          },
-        ]}
-      />
+      <DeclaredBasis />
       {(basis === 'appliances' || basis === 'measurement') && (
         <Row style={{ alignItems: 'start' }}>
           <span style={{ flex: '2 1 18rem' }}>
             <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />
           </span>
           <span style={{ flex: '1 1 12rem' }}>
-            <TextInput
-              label="Declared by"
-              value={survey.declaration.declaredBy ?? ''}
-              onChange={(declaredBy) => {
-                store.set(['declaration', 'declaredBy'], declaredBy === '' ? undefined : declaredBy);
-              }}
-              help={`You are ${me.name}.`}
-              maxLength={100}
-            />
+            <Declarer />
           </span>
         </Row>
       )}
     </Panel>
+  );
+}
+
+const BASES = [
+  { value: 'circuits', label: 'By circuits', note: 'Safe, repeatable, accepted everywhere' },
+  { value: 'appliances', label: 'By appliances', note: 'Nearer to life; only as good as the list. Needs a reason' },
+  {
+    value: 'measurement',
+    label: 'By measurement',
+    note: 'What really flowed; only as good as the days logged. Needs a reason',
+  },
+] as const satisfies readonly ChoiceOption<Basis>[];
+
+/** Which reckoning is stood by; whoever chooses it stands by it, in their own name. */
+function DeclaredBasis() {
+  const { survey, store, me } = useSurvey();
+  return (
+    <At path={['declaration', 'basis']}>
+      <Choice
+        label="Declared maximum demand"
+        tile="14rem"
+        options={BASES}
+        value={survey.declaration.basis}
+        isDisabled={me.role === 'office'}
+        {...(me.role === 'office' ? { help: 'Declared by a surveyor or a supervisor.' } : {})}
+        onChange={(basis) => {
+          store.set(['declaration', 'declaredBy'], basis === 'circuits' ? undefined : me.name);
+          store.set(['declaration', 'basis'], basis);
+        }}
+      />
+    </At>
+  );
+}
+
+/** Who stands by it: whoever is signed in and says so. */
+function Declarer() {
+  const { survey, store, me } = useSurvey();
+  const { declaredBy } = survey.declaration;
+  return (
+    <Stack style={{ '--gap': '0.3rem' }}>
+      <span>
+        Declared by <strong>{declaredBy ?? 'nobody yet'}</strong>
+      </span>
+      {declaredBy !== me.name && me.role !== 'office' && (
+        <Button
+          onPress={() => {
+            store.set(['declaration', 'declaredBy'], me.name);
+          }}
+        >
+          Declare it as {me.name}
+        </Button>
+      )}
+    </Stack>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Hourglass } from 'lucide-react';
 import { useState } from 'react';
 import { coveringMessage, packNumber, usePackMessage, usePacks, type Pack } from '../../api/packs';
 import { Button, ButtonLink } from '../../kit/Button';
@@ -41,13 +42,18 @@ function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) 
         <span className="figures">{pack.fingerprint.slice(0, 16)}</span>
         {pack.reason !== null && <> · signed with items missing: {pack.reason}</>}
       </span>
+      {!pack.made && <BeingMade since={pack.signedAt} />}
       <Row>
-        <ButtonLink href={`/api/packs/${pack.id}/pack.zip`} download>
-          Everything, ZIP
-        </ButtonLink>
-        <ButtonLink href={`/api/packs/${pack.id}/notice.pdf`} download>
-          PDF
-        </ButtonLink>
+        {pack.made && (
+          <>
+            <ButtonLink href={`/api/packs/${pack.id}/pack.zip`} download>
+              Everything, ZIP
+            </ButtonLink>
+            <ButtonLink href={`/api/packs/${pack.id}/notice.pdf`} download>
+              PDF
+            </ButtonLink>
+          </>
+        )}
         <ButtonLink href={`/api/packs/${pack.id}/survey.json`} download>
           JSON, open format
         </ButtonLink>
@@ -55,6 +61,23 @@ function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) 
       </Row>
       <ChangedSince packId={pack.id} />
     </Stack>
+  );
+}
+
+/** Longer than this a document takes only where something holds it up, ms. */
+const USUAL_MS = 60_000;
+
+/** Signed and fixed; the document and the archive follow by themselves. */
+function BeingMade({ since }: { readonly since: string }) {
+  const late = Date.now() - new Date(since).getTime() > USUAL_MS;
+  return (
+    <p role="status" style={{ display: 'flex', gap: '0.4rem', alignItems: 'center' }}>
+      <Hourglass size={17} aria-hidden />
+      <span>
+        Signed. Its PDF and archive are being made
+        {late ? ', which takes longer than it should: a supervisor sees why under Firm.' : ' …'}
+      </span>
+    </p>
   );
 }
 

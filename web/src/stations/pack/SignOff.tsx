@@ -1,6 +1,6 @@
 import type { Missing } from '@keen-gauge/core/pack/missing';
 import type { Signature } from '@keen-gauge/core/pack/signature';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ServerProblem } from '../../api/client';
 import { signOff, usePacks } from '../../api/packs';
 import { MainButton } from '../../kit/Button';
@@ -24,6 +24,9 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const [sheet, setSheet] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const { revisionId } = state.head;
+  // One id for one signature of one revision: pressed again after no answer, it is still one pack.
+  const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet]); // eslint-disable-line react-hooks/exhaustive-deps
   if (!me.maySignOff)
     return (
       <>
@@ -41,7 +44,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
     setProblem(undefined);
     try {
       const given = safety.map(({ key }) => ({ key, reason: reasons[key] ?? '' }));
-      await signOff(job.id, state.head.revisionId, { reason, reasons: given }, signature);
+      await signOff(job.id, { id: packId, revisionId }, { reason, reasons: given }, signature);
       setReason('');
       setReasons({});
       setSignature(null);

@@ -34,3 +34,18 @@ GRANT UPDATE (rules, changed_by, changed_at) ON house_rules TO keen_gauge_app;
 GRANT UPDATE (checklists, changed_by, changed_at) ON firm_checklists TO keen_gauge_app;
 GRANT UPDATE (mapping, changed_at) ON log_mappings TO keen_gauge_app;
 REVOKE UPDATE (wanted) ON jobs FROM keen_gauge_app;
+
+-- Writes that have been answered, so that one sent again after its answer was lost is answered the same and done once. Kept for two days.
+CREATE TABLE answered_requests (
+  firm_id uuid NOT NULL REFERENCES firms,
+  id uuid NOT NULL,
+  -- Of what was sent: another thing under the same id is refused.
+  digest bytea NOT NULL,
+  answer jsonb,
+  made_at timestamptz NOT NULL DEFAULT now(),
+  PRIMARY KEY (firm_id, id)
+);
+CREATE INDEX answered_requests_made ON answered_requests (made_at);
+ALTER TABLE answered_requests ENABLE ROW LEVEL SECURITY;
+CREATE POLICY own_firm ON answered_requests USING (firm_id = current_firm());
+GRANT SELECT, INSERT, DELETE, UPDATE (answer) ON answered_requests TO keen_gauge_app;

@@ -1,0 +1,16 @@
+/** What no document can show: control characters, and what XML does not allow. New lines and tabs are not among them. */
+// eslint-disable-next-line no-control-regex
+const NOT_PRINTED =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+
+/** A text as a document may have it: without what came along in pasting and cannot be shown, which breaks drawings and pages. */
+export function printable(text: string): string {
+  return text.replace(NOT_PRINTED, '');
+}
+
+/** As `printable`, on one line: new lines and tabs become spaces. */
+export function onOneLine(text: string): string {
+  return printable(text)
+    .replace(/[\s\u2028\u2029]+/g, ' ')
+    .trim();
+}

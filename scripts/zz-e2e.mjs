@@ -1,0 +1,49 @@
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { ensureBuilt } from './machine/build.mjs';
+import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
+import { startLimiterBench } from './machine/limiter-bench.mjs';
+import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startOperatorDesk } from './machine/operator-desk.mjs';
+import { startThrowaway } from './machine/postgres.mjs';
+import { ROOT } from './machine/root.mjs';
+ensureDebian({ postgres: true, chromium: true });
+ensureBuilt('server');
+ensureBuilt('web');
+const database = await startThrowaway();
+try {
+  const appUrl = prepareDatabase(database.url, { demo: true });
+  const desk = await startOperatorDesk(4920);
+  const server = await startServer(appUrl, 4900, 'error', desk.addresses);
+  const bench = await startLimiterBench(server.port + 10, 300);
+  const args = process.argv.slice(2);
+  const cmd =
+    args[0] === 'node'
+      ? args.slice(1)
+      : [
+          join(ROOT, 'node_modules/@playwright/test/cli.js'),
+          'test',
+          '--config',
+          'e2e/playwright.config.ts',
+          '--reporter=list',
+          ...args,
+        ];
+  const made = spawnSync(process.execPath, cmd, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: {
+      ...process.env,
+      E2E_URL: server.url,
+      E2E_BENCH_HOUSE: bench.house,
+      E2E_DESK: desk.url,
+      E2E_APP_DATABASE_URL: appUrl,
+      CHROMIUM: chromiumBinary() ?? '',
+    },
+  });
+  process.exitCode = made.status ?? 1;
+  bench.stop();
+  await server.stop();
+  await desk.stop();
+} finally {
+  database.stop();
+}

@@ -1,0 +1,64 @@
+import { useEffect, useState, type ComponentType } from 'react';
+import { report } from '../api/report';
+import { Waiting } from '../app/Waiting';
+import { Button } from './Button';
+import { Notice } from './Notice';
+import { Row } from './Panel';
+
+/**
+ * A part of the application that is fetched when it is first shown. Where it cannot be fetched, with no connection or after a newer version has taken the place of
+ * this one, the rest of the page stays, says so, and can try again.
+ */
+export function lazyPart<P extends object>(load: () => Promise<{ default: ComponentType<P> }>): ComponentType<P> {
+  let loaded: ComponentType<P> | undefined;
+  return function LazyPart(props: P) {
+    const [Part, setPart] = useState<ComponentType<P> | undefined>(() => loaded);
+    const [tries, setTries] = useState(0);
+    const [missing, setMissing] = useState(false);
+    useEffect(() => {
+      if (loaded) return;
+      let gone = false;
+      load().then(
+        (made) => {
+          loaded = made.default;
+          if (!gone) setPart(() => made.default);
+        },
+        (error: unknown) => {
+          report('part-missing', error);
+          if (!gone) setMissing(true);
+        },
+      );
+      return () => {
+        gone = true;
+      };
+    }, [tries]);
+    if (Part) return <Part {...props} />;
+    if (!missing) return <Waiting />;
+    return (
+      <PartMissing
+        onTryAgain={() => {
+          setMissing(false);
+          setTries(tries + 1);
+        }}
+      />
+    );
+  };
+}
+
+function PartMissing({ onTryAgain }: { readonly onTryAgain: () => void }) {
+  return (
+    <Notice kind="act" title="This part could not be loaded.">
+      There is no connection, or a newer version of Keen Gauge has taken the place of this one. What you typed is kept.
+      <Row style={{ marginTop: '0.5rem' }}>
+        <Button onPress={onTryAgain}>Try again</Button>
+        <Button
+          onPress={() => {
+            window.location.reload();
+          }}
+        >
+          Load the newest version
+        </Button>
+      </Row>
+    </Notice>
+  );
+}
