@@ -1,5 +1,5 @@
 /** A PostgreSQL server of our own on loopback: made, started and stopped without touching any other. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -48,9 +48,10 @@ export async function startKept() {
   const port = running
     ? Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3])
     : await start(data, join(home, 'log'), 5460, []);
+  if (!running) watchOver(data);
   return {
     url: urlOf(password, port),
-    stop: () => (running ? undefined : stop(data)),
+    stop: () => (running ? undefined : stopDatabase(data)),
   };
 }
 
@@ -75,6 +76,7 @@ async function startTemporary(settings) {
   initialise(home, password);
   const data = join(home, 'data');
   const port = await start(data, join(home, 'log'), 5560, settings);
+  watchOver(data, home);
   const url = urlOf(password, port);
   const again = () => {
     const options = `-c port=${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`;
@@ -88,10 +90,20 @@ async function startTemporary(settings) {
     kill: () => run('pg_ctl', ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
     again,
     stop: () => {
-      stop(data);
+      stopDatabase(data);
       rmSync(home, { recursive: true, force: true });
     },
   };
+}
+
+/** Sees to it that a database ends with the command that started it, even where that is killed. */
+function watchOver(data, ...home) {
+  const watcher = spawn(process.execPath, [join(ROOT, 'scripts/machine/watch-over.mjs'), data, ...home], {
+    stdio: ['pipe', 'ignore', 'ignore'],
+    detached: true,
+  });
+  watcher.unref();
+  watcher.stdin.unref();
 }
 
 function initialise(home, password) {
@@ -122,7 +134,8 @@ async function start(data, log, preferredPort, settings) {
   }
 }
 
-function stop(data) {
+/** Stops a database; one that is stopped already stays so. */
+export function stopDatabase(data) {
   run('pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true });
 }
 

@@ -50,7 +50,6 @@ export function diaryRoutes(pool: Pool, serverSecret: string): Router {
     const asker = askerOf(request);
     const key = secretFor(request, asker, serverSecret, 'feed').toString('base64url');
     await inFirm(pool, asker, async (db) => {
-      await mustBeAllowed(db, asker, 'share-diary');
       await once(db, asker, request, async () => {
         await db.query('INSERT INTO calendar_feeds (firm_id, key_hash, made_by) VALUES ($1, $2, $3)', [
           asker.firmId,
@@ -70,7 +69,8 @@ export function diaryRoutes(pool: Pool, serverSecret: string): Router {
   router.delete('/feeds/:feedId', async (request, response) => {
     const [asker, id] = [askerOf(request), idParameter(request, 'feedId', 'calendar address')];
     await inFirm(pool, asker, async (db) => {
-      await mustBeAllowed(db, asker, 'share-diary');
+      const own = await db.query('SELECT 1 FROM calendar_feeds WHERE id = $1 AND made_by = $2', [id, asker.personId]);
+      if (own.rowCount === 0) await mustBeAllowed(db, asker, 'revoke-others-feeds');
       const revoked = await db.query(
         'UPDATE calendar_feeds SET revoked_at = now() WHERE id = $1 AND revoked_at IS NULL',
         [id],

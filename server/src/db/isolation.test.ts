@@ -109,7 +109,7 @@ const TABLE: Readonly<Record<string, Answers>> = {
   'POST /api/log-mappings/:shape': ofThing({ other: EMPTY }),
   'GET /api/diary': ofFirm(),
   'GET /api/diary/feeds': ofFirm(),
-  'POST /api/diary/feeds': ofFirm({ own: { surveyor: 403 } }),
+  'POST /api/diary/feeds': ofFirm(),
   'DELETE /api/diary/feeds/:feedId': ofThing({ own: { surveyor: 403 } }),
   'GET /api/firm/record': ofFirm(),
   'GET /api/firm/record/record.csv': ofFirm(),

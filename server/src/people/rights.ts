@@ -22,8 +22,8 @@ export const RIGHTS = {
   'change-terms': (who: Person) => who.role !== 'surveyor',
   /** The firm's kinds of equipment and its instruments: those who use them, and those who answer for them. */
   'change-equipment': (who: Person) => who.role !== 'office',
-  /** The firm's diary under an address that anybody can read who has it. */
-  'share-diary': (who: Person) => who.role !== 'surveyor',
+  /** Revoke an address of the diary that somebody else made; one's own is everybody's to revoke. */
+  'revoke-others-feeds': (who: Person) => who.role !== 'surveyor',
   'see-stuck-work': (who: Person) => who.role === 'supervisor',
 } as const satisfies Readonly<Record<string, (who: Person) => boolean>>;
 export type Right = keyof typeof RIGHTS;
@@ -36,7 +36,7 @@ const REFUSED: Readonly<Record<Right, string>> = {
   'change-rules': 'Rules and lists are changed by the firm’s supervisors.',
   'change-terms': 'Terms are changed by the office and by supervisors.',
   'change-equipment': 'Equipment and instruments are changed by surveyors and supervisors.',
-  'share-diary': 'The diary is shared by the office and by supervisors.',
+  'revoke-others-feeds': 'An address that somebody else made is revoked by the office or a supervisor.',
   'see-stuck-work': 'Stuck work is seen to by the firm’s supervisors.',
 };
 
