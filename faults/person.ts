@@ -15,7 +15,7 @@ export interface Acknowledged {
 /** Between two saves of one person, ms: quick typing. */
 const PAUSE_MS = 250;
 const EVENT_EVERY = 8;
-const PACK_EVERY = 25;
+const PACK_EVERY = 12;
 
 /**
  * One person at work until it is over: signs in, makes a job, and saves, enters and signs on it, going on to the next only once the one before was answered. Tells of each

@@ -140,16 +140,20 @@ function startLoad(ownerUrl, urls) {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     env: { ...process.env, FAULTS_URLS: urls.join(','), FAULTS_OWNER_URL: ownerUrl },
   });
-  const next = (key) =>
-    new Promise((resolve, reject) => {
-      const heard = (message) => {
+  const ended = new Promise((_resolve, reject) =>
+    child.once('exit', (code) => code && reject(new Error('The people at work ended: see above.'))),
+  );
+  const next = (key) => {
+    const heard = new Promise((resolve) => {
+      const hear = (message) => {
         if (!(key in message)) return;
-        child.off('message', heard);
+        child.off('message', hear);
         resolve(message);
       };
-      child.on('message', heard);
-      child.once('exit', (code) => code && reject(new Error('The people at work ended: see above.')));
+      child.on('message', hear);
     });
+    return Promise.race([heard, ended]);
+  };
   return {
     next,
     end: () => child.send({ over: true }),

@@ -94,8 +94,15 @@ async function main() {
       // A suite that could not even be loaded has no tests to count.
       failed: numFailedTests > 0 ? numFailedTests : numFailedTestSuites,
     }));
+    // Alone, since both want to be the only trouble there is.
+    const trouble = [
+      run('faults, in short', ['scripts/faults.mjs', '--short']),
+      run('random bodies, in short', ['scripts/fuzz.mjs', '--short']),
+    ];
     const browser = await journeys(database.url);
-    const [passed, failed] = [jest.passed + browser.passed, jest.failed + browser.failed + (checks ? 0 : 1)];
+    const count = (good) => trouble.filter((each) => each === good).length;
+    const passed = jest.passed + browser.passed + count(true);
+    const failed = jest.failed + browser.failed + count(false) + (checks ? 0 : 1);
     if (!checks) console.log('\nFormatting, lint, arrows or types failed: see above (counted as one).');
     console.log(`\n${passed} passed, ${failed} failed`);
     process.exitCode = failed === 0 ? 0 : 1;
