@@ -7,8 +7,8 @@ const partsOf = (day: Day): DateArray => {
   return [year, month, date];
 };
 
-/** Entries as an iCalendar file, whole days, each under an id of its own so that a calendar updates rather than doubles. */
-export function icsOf(entries: readonly CalendarEntry[]): string {
+/** Entries as an iCalendar file written at a moment, whole days, each under an id of its own so that a calendar updates rather than doubles. */
+export function icsOf(entries: readonly CalendarEntry[], writtenAt = new Date()): string {
   const { value, error } = createEvents(
     entries.map(({ uid, day, title, about }) => ({
       uid,
@@ -18,6 +18,7 @@ export function icsOf(entries: readonly CalendarEntry[]): string {
       description: about,
       productId: 'keen-gauge',
       busyStatus: 'FREE',
+      timestamp: writtenAt.getTime(),
     })),
   );
   if (typeof value !== 'string') throw error ?? new Error('The calendar could not be written.');

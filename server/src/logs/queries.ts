@@ -1,5 +1,6 @@
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
 import type { PoolClient } from 'pg';
+import { bytesOf } from '../db/bytes';
 import type { Actor } from '../db/firm-scope';
 import { takenId } from '../http/problem';
 
@@ -26,11 +27,13 @@ export async function insertLog(db: PoolClient, asker: Actor, jobId: string, id:
 }
 
 export async function logFile(db: PoolClient, jobId: string, id: string): Promise<LogFile | undefined> {
-  const found = await db.query<LogFile>(
-    'SELECT file_name AS "fileName", bytes FROM logs WHERE id = $1 AND job_id = $2',
+  const found = await db.query<{ fileName: string }>(
+    'SELECT file_name AS "fileName" FROM logs WHERE id = $1 AND job_id = $2',
     [id, jobId],
   );
-  return found.rows[0];
+  const [row] = found.rows;
+  const bytes = row && (await bytesOf(db, 'bytes', 'logs WHERE id = $1', id));
+  return row && bytes && { fileName: row.fileName, bytes };
 }
 
 /** How the firm read a file of this shape last, or undefined. */

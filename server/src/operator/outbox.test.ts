@@ -235,13 +235,11 @@ describe('an instance that dies', () => {
     const id = await asked(job);
     // It claimed, the desk took it, and then it was gone before it could write anything down.
     await bench.app.query("SELECT * FROM claim_task(ARRAY['hand-in'], 60)");
-    const bundle = await bench.owner.query<{ bundle: Buffer }>('SELECT bundle FROM pack_files WHERE pack_id = $1', [
-      job.packId,
-    ]);
+    const archive = await anna.get(`/api/packs/${job.packId}/pack.zip`).responseType('blob').expect(200);
     await fetch(`${address}/submissions`, {
       method: 'POST',
       headers: { 'content-type': 'application/zip', 'idempotency-key': id },
-      body: new Uint8Array(bundle.rows[0]?.bundle ?? Buffer.alloc(0)),
+      body: new Uint8Array(archive.body as Buffer),
     });
     expect(await bench.workOn('hand-in')).toBe(false);
     await anna.post(`/api/jobs/${job.jobId}/submissions/${id}/stop`).expect(409);

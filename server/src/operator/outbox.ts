@@ -8,7 +8,7 @@ import { inFirm, type Actor } from '../db/firm-scope';
 import { eventsOf, insertEvent } from '../events/queries';
 import { packNumber } from '../jobs/numbers';
 import { wholeBundle } from '../packs/bundle';
-import { packStored } from '../packs/queries';
+import { packArchive, packMade } from '../packs/queries';
 import { backOffS } from '../tasks/back-off';
 import { actorOf } from '../tasks/queue';
 import type { Handler, Outcome } from '../tasks/worker';
@@ -47,9 +47,9 @@ async function sendIt(
   address: string | undefined,
   attempts: number,
 ): Promise<Outcome> {
-  const pack = await inFirm(pool, actor, (db) => packStored(db, submission.packId));
-  if (pack && !pack.files) return { afterS: NOT_YET_S };
-  const archive = pack?.files?.archive;
+  const pack = await inFirm(pool, actor, (db) => packMade(db, submission.packId));
+  if (pack && !pack.made) return { afterS: NOT_YET_S };
+  const archive = await inFirm(pool, actor, (db) => packArchive(db, submission.packId));
   await inFirm(pool, actor, (db) => countTry(db, submission.id));
   // No transaction is open while the desk is waited for.
   const came = !archive

@@ -12,7 +12,7 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
-import { packById, packsOf, packStored, packSurvey } from '../packs/queries';
+import { packById, packsOf, packMade, packSurvey } from '../packs/queries';
 import { sinceSigned } from '../packs/since';
 import { askFor, dropTask } from '../tasks/queue';
 import { addressFor, type OperatorAddresses } from './addresses';
@@ -120,8 +120,8 @@ async function mayBeHandedIn(
       'A notice is sent after the fitting. Enter the day it was commissioned first.',
     );
   // One that is still being made will have its archive; one signed before there were any never will.
-  const stored = await packStored(db, packId);
-  if (stored?.files?.archive === null)
+  const files = await packMade(db, packId);
+  if (files?.made && !files.hasArchive)
     throw new Problem(409, 'No archive', 'This pack was signed before archives were made. Sign off again.');
   const area = await areaOf(db, packId);
   if (addressFor(addresses, area) === undefined)

@@ -12,15 +12,16 @@ export interface PackedPicture extends ManifestFile {
   readonly key: string;
 }
 
-/** The archive of a pack without its photographs, which its manifest lists all the same; all dated when it was signed. */
+/** The archive of a pack without its photographs and what else is kept `apart`, which its manifest lists all the same; all dated when it was signed. */
 export async function packBundle(
   about: Omit<Manifest, 'format' | 'version' | 'files'>,
   files: readonly PackedFile[],
   pictures: readonly PackedPicture[] = [],
+  apart: readonly PackedFile[] = [],
 ): Promise<Buffer> {
   const zip = new ZipFile();
   const sums = pictures.map(({ name, bytes, sha256 }) => ({ name, bytes, sha256 }));
-  const manifest = Buffer.from(`${JSON.stringify(manifestOf(about, files, sums), null, 2)}\n`);
+  const manifest = Buffer.from(`${JSON.stringify(manifestOf(about, [...apart, ...files], sums), null, 2)}\n`);
   for (const { name, bytes } of [{ name: MANIFEST_NAME, bytes: manifest }, ...files])
     put(zip, name, bytes, about.signedAt);
   zip.end();
@@ -30,6 +31,7 @@ export async function packBundle(
 /** A stored archive. */
 export interface StoredBundle {
   readonly bundle: Buffer;
+  readonly pdf: PackedFile;
   readonly pictures: readonly { readonly name: string; readonly key: string }[];
   readonly signedAt: Date;
 }
@@ -41,12 +43,17 @@ export interface StoredBundle {
 export async function wholeBundle(
   pool: Pool,
   { firmId }: Pick<Actor, 'firmId'>,
-  { bundle, pictures, signedAt }: StoredBundle,
+  { bundle, pdf, pictures, signedAt }: StoredBundle,
 ): Promise<Readable> {
-  // One signed when archives were kept whole, or one without photographs.
-  if (pictures.length === 0) return Readable.from([bundle]);
+  // One that cannot be opened is handed out as it is: whoever checks it says so.
+  const kept = await openBundle(bundle).catch(() => null);
+  // One signed when archives were kept whole.
+  if (!kept || (kept.has(pdf.name) && pictures.length === 0)) return Readable.from([bundle]);
   const zip = new ZipFile();
-  for (const [name, bytes] of await openBundle(bundle)) put(zip, name, bytes, signedAt);
+  for (const [name, bytes] of kept) {
+    put(zip, name, bytes, signedAt);
+    if (name === MANIFEST_NAME && !kept.has(pdf.name)) put(zip, pdf.name, pdf.bytes, signedAt);
+  }
   for (const { name, key } of pictures)
     zip.addReadStreamLazy(name, { mtime: new Date(signedAt), compress: false }, (open) => {
       inFirm(pool, { firmId }, (db) => databasePictures(db, firmId).get(key)).then(

@@ -52,11 +52,13 @@ export async function makePackFiles(input: PackInput): Promise<PackFiles> {
   );
   const pdf = await packPdf(content, signedBy, label, printed);
   const holidays = new Set(holidaysAbout(survey.place.nation ?? 'england', today));
-  const calendar = icsOf(packEntries(number, job, assessment.route.way, rules, days, today, holidays));
+  const calendar = icsOf(
+    packEntries(number, job, assessment.route.way, rules, days, today, holidays),
+    new Date(signedBy.at),
+  );
   const bundle = await packBundle(
     { ...label, title: content.title, signedBy: signedBy.name, signedAt: signedBy.at },
     [
-      { name: `${number}.pdf`, bytes: pdf },
       { name: 'calendar.ics', bytes: Buffer.from(calendar) },
       ...packTexts(surveyText, survey, assessment, content, `${number} ${label.job} ${job.place}`).map(
         ({ name, text }) => ({
@@ -67,6 +69,7 @@ export async function makePackFiles(input: PackInput): Promise<PackFiles> {
       ...input.missing.map(({ name, bytes }) => ({ name, bytes: Buffer.from(bytes) })),
     ],
     input.pictures,
+    [{ name: `${number}.pdf`, bytes: pdf }],
   );
   return { pdf, bundle };
 }

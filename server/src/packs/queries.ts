@@ -1,6 +1,8 @@
 import type { PackContent } from '@keen-gauge/core/pack/compose';
 import type { PoolClient } from 'pg';
+import { bytesOf } from '../db/bytes';
 import type { Actor } from '../db/firm-scope';
+import { packNumber } from '../jobs/numbers';
 import type { StoredBundle } from './bundle';
 import type { Making } from './make-files';
 
@@ -50,28 +52,38 @@ export async function packSurvey(
   return found.rows[0];
 }
 
-/** A pack's files, as they were made; `null` while they are not. An archive is missing for one signed before there were any. */
-export interface PackStored {
+/** What of a pack has been made: nothing yet, or its document and perhaps an archive, which one signed before there were any does not have. */
+export interface PackMade {
   readonly number: number;
-  readonly files: { readonly pdf: Buffer; readonly archive: StoredBundle | null } | null;
+  readonly signedAt: Date;
+  readonly made: boolean;
+  readonly hasArchive: boolean;
+  readonly pictures: StoredBundle['pictures'];
 }
 
-export async function packStored(db: PoolClient, id: string): Promise<PackStored | undefined> {
-  const found = await db.query<{
-    number: number;
-    signedAt: Date;
-    pdf: Buffer | null;
-    bundle: Buffer | null;
-    pictures: StoredBundle['pictures'] | null;
-  }>(
-    `SELECT k.number, k.signed_at AS "signedAt", f.pdf, f.bundle, f.pictures
+export async function packMade(db: PoolClient, id: string): Promise<PackMade | undefined> {
+  const found = await db.query<PackMade>(
+    `SELECT k.number, k.signed_at AS "signedAt", f.pack_id IS NOT NULL AS made, f.bundle IS NOT NULL AS "hasArchive",
+            coalesce(f.pictures, '[]') AS pictures
        FROM packs k LEFT JOIN pack_files f ON f.pack_id = k.id WHERE k.id = $1`,
     [id],
   );
-  const [row] = found.rows;
-  if (!row) return undefined;
-  const { number, pdf, bundle, pictures, signedAt } = row;
-  return { number, files: pdf && { pdf, archive: bundle && { bundle, pictures: pictures ?? [], signedAt } } };
+  return found.rows[0];
+}
+
+/** A pack's document; undefined while it is being made. */
+export function packDocument(db: PoolClient, id: string): Promise<Buffer | undefined> {
+  return bytesOf(db, 'pdf', 'pack_files WHERE pack_id = $1', id);
+}
+
+/** A pack's archive as it is stored; undefined while it is being made, or where there is none. */
+export async function packArchive(db: PoolClient, id: string): Promise<StoredBundle | undefined> {
+  const made = await packMade(db, id);
+  if (!made?.hasArchive) return undefined;
+  const bundle = await bytesOf(db, 'bundle', 'pack_files WHERE pack_id = $1', id);
+  const pdf = await packDocument(db, id);
+  const { number, pictures, signedAt } = made;
+  return bundle && pdf && { bundle, pdf: { name: `${packNumber(number)}.pdf`, bytes: pdf }, pictures, signedAt };
 }
 
 /** Adds what was made of a pack; what is there already stays, since it was made of the same. */

@@ -13,7 +13,7 @@ import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { headOf } from '../surveys/queries';
 import { wholeBundle } from './bundle';
-import { packContent, packsOf, packStored, packSurvey, type PackStored } from './queries';
+import { packArchive, packContent, packDocument, packMade, packsOf, packSurvey, type PackMade } from './queries';
 import { signOff } from './sign-off';
 import { sinceSigned } from './since';
 
@@ -79,35 +79,40 @@ const BEING_MADE = new Problem(503, 'Being made', 'The document of this pack is 
 export function packRoutes(pool: Pool): Router {
   const router = Router();
 
-  const filesOf = async (request: Request): Promise<{ number: number; files: NonNullable<PackStored['files']> }> => {
+  /** Waits for what is being made of a pack. */
+  const madeOf = async (request: Request): Promise<PackMade & { readonly id: string }> => {
     const id = idParameter(request, 'packId', 'pack');
     for (const until = Date.now() + PATIENCE_MS; Date.now() < until;) {
-      const pack = await inFirm(pool, askerOf(request), (db) => packStored(db, id));
+      const pack = await inFirm(pool, askerOf(request), (db) => packMade(db, id));
       if (!pack) throw notFound('pack');
-      if (pack.files) return { number: pack.number, files: pack.files };
+      if (pack.made) return { ...pack, id };
       await setTimeout(LOOK_MS);
     }
     throw BEING_MADE;
   };
 
   router.get('/:packId/notice.pdf', async (request, response) => {
-    const { number, files } = await filesOf(request);
+    const { id, number } = await madeOf(request);
+    const pdf = await inFirm(pool, askerOf(request), (db) => packDocument(db, id));
+    // What was made never changes: its name says which it is, and nobody needs to reckon that from its megabytes.
     response
       .attachment(`${packNumber(number)}.pdf`)
+      .set('ETag', `"${id}"`)
       .type('application/pdf')
-      .send(files.pdf);
+      .send(pdf);
   });
 
   router.get('/:packId/pack.zip', async (request, response) => {
-    const { number, files } = await filesOf(request);
-    if (!files.archive)
+    const { id, number, hasArchive } = await madeOf(request);
+    const stored = hasArchive ? await inFirm(pool, askerOf(request), (db) => packArchive(db, id)) : undefined;
+    if (!stored)
       throw new Problem(
         404,
         'No archive',
         'This pack was signed before archives were made. Its PDF and JSON are as they were.',
       );
     response.attachment(`${packNumber(number)}.zip`).type('application/zip');
-    await pipeline(await wholeBundle(pool, askerOf(request), files.archive), response);
+    await pipeline(await wholeBundle(pool, askerOf(request), stored), response);
   });
 
   router.get('/:packId/message', async (request, response) => {

@@ -1,4 +1,5 @@
 import type { PoolClient } from 'pg';
+import { bytesOf } from '../db/bytes';
 
 /** Where pictures are kept, by key. Kept ones never change, so that a pack always shows what was signed. */
 export interface PictureStore {
@@ -21,9 +22,6 @@ export function databasePictures(db: PoolClient, firmId: string): PictureStore {
         bytes,
       ]);
     },
-    get: async (key) => {
-      const found = await db.query<{ bytes: Buffer }>('SELECT bytes FROM pictures WHERE key = $1', [key]);
-      return found.rows[0]?.bytes;
-    },
+    get: (key) => bytesOf(db, 'bytes', 'pictures WHERE key = $1', key),
   };
 }

@@ -1,4 +1,5 @@
 import type { PoolClient } from 'pg';
+import { bytesOf } from '../db/bytes';
 import type { Actor } from '../db/firm-scope';
 import type { Picture } from './picture';
 
@@ -13,11 +14,16 @@ export async function uploadedBytes(
     [id, jobId],
   );
   if (!upload.rows[0]) return undefined;
-  const parts = await db.query<{ bytes: Buffer }>(
-    'SELECT bytes FROM upload_parts WHERE upload_id = $1 ORDER BY start',
+  const starts = await db.query<{ start: number }>(
+    'SELECT start FROM upload_parts WHERE upload_id = $1 ORDER BY start',
     [id],
   );
-  return { bytes: Buffer.concat(parts.rows.map(({ bytes }) => bytes)), whole: upload.rows[0].whole };
+  const parts: Buffer[] = [];
+  for (const { start } of starts.rows)
+    parts.push(
+      (await bytesOf(db, 'bytes', `upload_parts WHERE upload_id = $1 AND start = ${start}`, id)) ?? Buffer.alloc(0),
+    );
+  return { bytes: Buffer.concat(parts), whole: upload.rows[0].whole };
 }
 
 export async function forgetUpload(db: PoolClient, id: string): Promise<void> {
