@@ -39,7 +39,7 @@ export async function work(
   };
   await send('job', jobId, jobId, '/jobs', { id: jobId, place: email, wanted: 'faults' });
   const head = await insist(bases, `/jobs/${jobId}/survey`, { method: 'GET', cookie }, over);
-  let revisionId = String(head?.body['revisionId'] ?? '');
+  let revisionId = textIn(head?.body, 'revisionId');
   let notes: string | undefined;
   for (let count = 1; !over.aborted; count += 1) {
     const [id, to] = [randomUUID(), `note ${randomUUID()}`];
@@ -50,7 +50,7 @@ export async function work(
       changes,
     });
     if (saved?.status === 201) {
-      revisionId = String(saved.body['revisionId']);
+      revisionId = textIn(saved.body, 'revisionId');
       notes = to;
     }
     if (count % EVENT_EVERY === 0) {
@@ -66,6 +66,11 @@ export async function work(
     if (count % PACK_EVERY === 0) await sign(send, jobId, revisionId, cookie, bases, over);
     await setTimeout(PAUSE_MS + Math.random() * PAUSE_MS);
   }
+}
+
+function textIn(body: Record<string, unknown> | undefined, key: string): string {
+  const value = body?.[key];
+  return typeof value === 'string' ? value : '';
 }
 
 async function sign(

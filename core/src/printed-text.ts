@@ -1,7 +1,5 @@
 /** What no document can show: control characters, and what XML does not allow. New lines and tabs are not among them. */
-// eslint-disable-next-line no-control-regex
-const NOT_PRINTED =
-  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const NOT_PRINTED = /(?![\n\t\r])\p{Cc}|\p{Cs}|[\ufffe\uffff]/gu;
 
 /** A text as a document may have it: without what came along in pasting and cannot be shown, which breaks drawings and pages. */
 export function printable(text: string): string {

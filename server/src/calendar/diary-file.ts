@@ -46,10 +46,12 @@ export async function diaryFor(
   const scope = { firmId };
   const version = await inFirm(pool, scope, versionNow);
   if (known(version)) return { version };
-  for (const until = Date.now() + PATIENCE_MS; ; await setTimeout(LOOK_MS)) {
+  const until = Date.now() + PATIENCE_MS;
+  for (;;) {
     const [file, late] = [await inFirm(pool, scope, written), Date.now() > until];
     if (file?.version === version || late) return file;
     await inFirm(pool, scope, (db) => wantedOnce(db, firmId));
+    await setTimeout(LOOK_MS);
   }
 }
 

@@ -48,5 +48,5 @@ export async function inFirm<T>(pool: Pool, scope: Scope, work: (db: PoolClient)
 }
 
 function accessOf({ personId, generation }: Asker): string {
-  return `SELECT 1 FROM people WHERE id = ${escapeLiteral(personId)} AND generation = ${Number(generation)} AND ended_at IS NULL`;
+  return `SELECT 1 FROM people WHERE id = ${escapeLiteral(personId)} AND generation = ${escapeLiteral(String(generation))}::integer AND ended_at IS NULL`;
 }

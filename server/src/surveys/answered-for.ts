@@ -50,7 +50,7 @@ function answeredForIn(survey: Survey): Map<string, AnsweredFor> {
         path: `$.proposals[${at}].limiter.test.doneBy`,
         right: 'commission',
         name: test?.doneBy,
-        what: (test?.doneBy ?? test?.doneAt) && [test?.doneBy, test?.doneAt],
+        what: test && (test.doneBy ?? test.doneAt) && [test.doneBy, test.doneAt],
       },
     ]),
   ];

@@ -9,7 +9,7 @@ let told = 0;
 /** Tells of a failure; where even that fails there is nothing more to do. */
 export function report(kind: ReportKind, error: unknown): void {
   if ((told += 1) > MOST) return;
-  const { message = '', stack = '' } = error instanceof Error ? error : new Error(String(error));
+  const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));
   void fetch('/api/reports', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

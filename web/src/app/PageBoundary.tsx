@@ -10,9 +10,14 @@ interface Props {
   readonly at: string;
 }
 
+interface State {
+  /** The page in which something went wrong; empty until that is known. */
+  readonly failed: string | null;
+}
+
 /** Where something in a page goes wrong, the page says so and can be tried again; nothing around it goes blank. */
-export class PageBoundary extends Component<Props, { readonly failed: string | null }> {
-  override state = { failed: null };
+export class PageBoundary extends Component<Props, State> {
+  override state: State = { failed: null };
 
   static getDerivedStateFromError(): { failed: string } {
     return { failed: '' };

@@ -30,7 +30,7 @@ function shown(outcome: () => Outcome): { store: SurveyStore; run: () => Promise
         for (let turn = 0; turn < 5; turn += 1) await Promise.resolve();
       });
     },
-    says: () => screen.getByRole('status').textContent ?? '',
+    says: () => screen.getByRole('status').textContent,
   };
 }
 const type = (store: SurveyStore): void => {

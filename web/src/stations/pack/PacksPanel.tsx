@@ -1,5 +1,5 @@
 import { Hourglass } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { coveringMessage, packNumber, usePackMessage, usePacks, type Pack } from '../../api/packs';
 import { Button, ButtonLink } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
@@ -69,7 +69,19 @@ const USUAL_MS = 60_000;
 
 /** Signed and fixed; the document and the archive follow by themselves. */
 function BeingMade({ since }: { readonly since: string }) {
-  const late = Date.now() - new Date(since).getTime() > USUAL_MS;
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const left = new Date(since).getTime() + USUAL_MS - Date.now();
+    const timer = setTimeout(
+      () => {
+        setLate(true);
+      },
+      Math.max(0, left),
+    );
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [since]);
   return (
     <p role="status" style={{ display: 'flex', gap: '0.4rem', alignItems: 'center' }}>
       <Hourglass size={17} aria-hidden />
