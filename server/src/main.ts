@@ -1,5 +1,6 @@
 import { once } from 'node:events';
 import type { Server } from 'node:http';
+import { Server as NetServer } from 'node:net';
 import { setTimeout } from 'node:timers/promises';
 import { listenForChargePoints } from './charge-points/link';
 import { openPool } from './db/pool';
@@ -75,7 +76,10 @@ async function main(): Promise<void> {
 async function closed(server: Server): Promise<void> {
   await setTimeout(DRAIN_MS);
   const over = once(server, 'close');
-  server.close();
+  // Takes no new connections. An HTTP server's own way of closing would also end those whose request has not quite arrived.
+  NetServer.prototype.close.call(server);
+  await Promise.race([over, setTimeout(DRAIN_MS)]);
+  server.closeIdleConnections();
   await over;
 }
 

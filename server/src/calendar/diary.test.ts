@@ -46,6 +46,26 @@ it('is read by a calendar under its secret address, until that is revoked', asyn
   expect(bench.logged()).not.toContain(made.path.split('/')[3]);
 });
 
+it('is written once for each state of the firm, and not sent again to a calendar that has it', async () => {
+  const made = (await anna.post('/api/diary/feeds').expect(201)).body as { path: string };
+  const first = await bench.anyone().get(made.path).expect(200);
+  const tag = first.headers['etag'] ?? '';
+  const same = await bench.anyone().get(made.path).set('If-None-Match', tag).expect(304);
+  expect(same.text).toBe('');
+  const written = async (): Promise<unknown> => (await bench.owner.query('SELECT made_at FROM diary_files')).rows;
+  const before = await written();
+  for (let times = 0; times < 5; times += 1) await bench.anyone().get(made.path).expect(200);
+  expect(await written()).toEqual(before);
+  const other = await makeJob(anna);
+  await anna
+    .post(`/api/jobs/${other.id}/events`)
+    .send({ id: randomUUID(), kind: 'sent', day: '2026-11-25' })
+    .expect(201);
+  const later = await bench.anyone().get(made.path).set('If-None-Match', tag).expect(200);
+  expect(later.text).toContain(`UID:reply-${other.id}@keen-gauge`);
+  expect(later.headers['etag']).not.toBe(tag);
+});
+
 it('another firm’s address shows another firm’s diary', async () => {
   const made = (await bea.post('/api/diary/feeds').expect(201)).body as { path: string };
   expect((await bench.anyone().get(made.path).expect(200)).text).not.toContain(job.id);

@@ -70,6 +70,20 @@ describe('saving a survey', () => {
     expect((await survey()).notes).toBeUndefined();
   });
 
+  it('takes new equipment with nothing said of its limiter, which the format allows, and reads it back whole', async () => {
+    await save(anna, [{ kind: 'set', path: ['proposals', 'p'], to: { id: 'p', kind: 'vehicle-charger' } }]).expect(201);
+    expect((await survey()).proposals).toEqual([{ id: 'p', kind: 'vehicle-charger', limiter: {} }]);
+  });
+
+  it('checks a member under the id it gets, whatever else changes with it', async () => {
+    const path = ['supply', 'nodes', 'meter'];
+    await save(anna, [
+      { kind: 'set', path: [...path, 'id'], from: 'meter', to: 'm2' },
+      { kind: 'set', path: ['supply', 'nodes', 'm2', 'ratingA'], to: -5 },
+    ]).expect(422);
+    expect(await survey()).toEqual(job.survey);
+  });
+
   it('loses none of forty saves sent at once', async () => {
     const answers = await Promise.all(
       Array.from({ length: 40 }, (_, index) =>
