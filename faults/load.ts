@@ -5,7 +5,7 @@
 import { setTimeout } from 'node:timers/promises';
 import { Pool } from 'pg';
 import { tally } from './insist';
-import { thirtyPeople } from './people';
+import { PASSWORD, thirtyPeople } from './people';
 import { work, type Acknowledged } from './person';
 import { brokenLaws, reckon } from './reckoning';
 
@@ -40,7 +40,7 @@ async function main(): Promise<void> {
     // How many have been acknowledged something since a moment.
     else process.send?.({ back: [...lastAt.values()].filter((at) => at >= (asked.since ?? 0)).length, of: count });
   });
-  process.send?.({ started: true });
+  process.send?.({ started: true, person: { email: emails[0], password: PASSWORD } });
   await Promise.all(working);
   const owner = new Pool({ connectionString: ownerUrl });
   // Documents are made by themselves a moment later; what was taken up by an instance that was killed, once its claim has run out.

@@ -9,6 +9,7 @@ import { ensureBuilt } from './machine/build.mjs';
 import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { killAtMoments } from './machine/moments.mjs';
 import { startBench } from './machine/postgres.mjs';
 import { ROOT } from './machine/root.mjs';
 import { smallPlace } from './machine/small-place.mjs';
@@ -57,7 +58,7 @@ async function withDatabase(database, small) {
     ownerUrl,
     instances.map(({ url }) => url),
   );
-  await load.next('started');
+  const { person } = await load.next('started');
   const steps = stepsOf({ database, small, ownerUrl, replace });
   const told = [];
   // Something to lose first.
@@ -75,8 +76,11 @@ async function withDatabase(database, small) {
   }
   load.end();
   const result = await load.next('reckoned');
+  const replaceAll = () => Promise.all(instances.map((_each, at) => replace(at)));
+  const urls = instances.map(({ url }) => url);
+  const wrong = await killAtMoments({ urls, ownerUrl, person, replaceAll, short: SHORT });
   for (const instance of instances) await instance.stop();
-  return tellFaults(result, told, small !== null);
+  return tellFaults({ ...result, broken: [...result.broken, ...wrong] }, told, small !== null);
 }
 
 /** What goes wrong, each once everybody has got over the one before. A fault gives the moment at which all is well again. */
