@@ -8,6 +8,7 @@ import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
 import { startOperatorDesk } from './machine/operator-desk.mjs';
+import { freePort } from './machine/ports.mjs';
 import { startKept } from './machine/postgres.mjs';
 import { RUN } from './machine/root.mjs';
 import { join } from 'node:path';
@@ -32,9 +33,10 @@ async function serve(ownerUrl) {
   const appUrl = prepareDatabase(ownerUrl, { demo: true });
   const port = Number(process.env.PORT ?? 4600);
   const desk = await startOperatorDesk(port + 20, { file: join(RUN, 'operator.json'), secondsPerDay: 10 });
+  process.env.METRICS_PORT ??= String(await freePort(port + 30));
   const server = await startServer(appUrl, port, 'warn', desk.addresses);
   const bench = await startLimiterBench(server.port + 10);
-  announce(server.port, bench.url, desk.url);
+  announce(server.port, bench.url, desk.url, process.env.METRICS_PORT);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
@@ -48,7 +50,7 @@ async function serve(ownerUrl) {
   if (code) process.exitCode = code;
 }
 
-function announce(port, bench, desk) {
+function announce(port, bench, desk, metricsPort) {
   console.log(`
 Keen Gauge is at http://localhost:${port}
 
@@ -60,6 +62,7 @@ Keen Gauge is at http://localhost:${port}
 
   Bench to practise commissioning on (a made-up house, clamp and charge point): ${bench}
   A made-up operator’s desk that packs are handed in to; a day of it lasts ten seconds:       ${desk}
+  Its figures, for whoever collects them:                                                     http://localhost:${metricsPort}/metrics
 
 Everything in it is made up. Ctrl-C stops it; what was entered is kept for the next start.`);
 }

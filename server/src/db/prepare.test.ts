@@ -2,9 +2,13 @@ import { assess } from '@keen-gauge/core/assess';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { readSurvey } from '@keen-gauge/core/survey/read';
 import { randomUUID } from 'node:crypto';
+import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client, Pool } from 'pg';
 import { loadDemo } from '../demo/load';
+import { packArchive, packDocument } from '../packs/queries';
+import { inFirm } from './firm-scope';
 import { prepareDatabase } from './prepare';
 
 const MIGRATIONS = join(__dirname, 'migrations');
@@ -18,6 +22,29 @@ async function emptyDatabase(): Promise<string> {
   await admin.end();
   return url.toString();
 }
+
+const [FIRM, PERSON, JOB, REVISION, PACK, SUBMISSION] = Array.from({ length: 6 }, () => randomUUID()) as [
+  string,
+  string,
+  string,
+  string,
+  string,
+  string,
+];
+
+/** What a database of before the migrations of one queue had in it: a job signed off and in the outbox, and a picture. */
+const OF_BEFORE = `
+  INSERT INTO firms (id, name) VALUES ('${FIRM}', 'Before');
+  INSERT INTO people (id, firm_id, email, name, role, password_hash) VALUES ('${PERSON}', '${FIRM}', 'b@b.example', 'B', 'surveyor', 'x');
+  INSERT INTO jobs (id, firm_id, number, place, wanted, created_by, survey, revision_id, route)
+    VALUES ('${JOB}', '${FIRM}', 1, 'x', 'x', '${PERSON}', '{}', '${REVISION}', 'ask-then-fit');
+  INSERT INTO revisions (id, firm_id, job_id, seq, person_id, changes) VALUES ('${REVISION}', '${FIRM}', '${JOB}', 0, '${PERSON}', '[]');
+  INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment, content, pdf, fingerprint,
+                     signed_by, signed_at, bundle, pictures)
+    VALUES ('${PACK}', '${FIRM}', '${JOB}', 1, '${REVISION}', 0, 'ask-then-fit', 'x', '{}', '{}', '{}', 'pdf', 'x', '${PERSON}', now(), 'zip', '[{"name": "n", "key": "k"}]');
+  INSERT INTO submissions (id, firm_id, job_id, pack_id, area, asked_by, attempts) VALUES ('${SUBMISSION}', '${FIRM}', '${JOB}', '${PACK}', '10', '${PERSON}', 3);
+  INSERT INTO pictures (firm_id, key, bytes) VALUES ('${FIRM}', 'k', 'picture');
+`;
 
 describe('preparing a database', () => {
   it('may be done by several instances at once, and again: each migration runs once, all get the same address', async () => {
@@ -49,6 +76,33 @@ describe('preparing a database', () => {
       '018_storage_and_answers.sql',
     ]);
     await client.end();
+  });
+
+  it('brings a database of before along: packs with their files to the byte, what was in the outbox, everybody’s work', async () => {
+    const url = await emptyDatabase();
+    const before = mkdtempSync(join(tmpdir(), 'migrations-'));
+    for (const name of readdirSync(MIGRATIONS))
+      if (name < '016') copyFileSync(join(MIGRATIONS, name), join(before, name));
+    await prepareDatabase(url, before);
+    const owner = new Pool({ connectionString: url });
+    await owner.query(OF_BEFORE);
+    const app = new Pool({ connectionString: await prepareDatabase(url, MIGRATIONS) });
+    const firm = { firmId: FIRM };
+    const archive = await inFirm(app, firm, (db) => packArchive(db, PACK));
+    expect(archive).toMatchObject({
+      bundle: Buffer.from('zip'),
+      pdf: { bytes: Buffer.from('pdf') },
+      pictures: [{ key: 'k' }],
+    });
+    expect(await inFirm(app, firm, (db) => packDocument(db, PACK))).toEqual(Buffer.from('pdf'));
+    const tasks = await owner.query('SELECT kind, about, attempts FROM tasks');
+    expect(tasks.rows).toEqual([{ kind: 'hand-in', about: SUBMISSION, attempts: 3 }]);
+    const stored = await owner.query('SELECT bytes::int FROM firm_storage');
+    expect(stored.rows).toEqual([{ bytes: 7 }]);
+    const people = await owner.query('SELECT generation, ended_at FROM people');
+    expect(people.rows).toEqual([{ generation: 1, ended_at: null }]);
+    await Promise.all([owner.end(), app.end()]);
+    rmSync(before, { recursive: true });
   });
 
   it('loads the demo once: ten jobs at different stages, every survey valid, one signed off', async () => {
