@@ -58,8 +58,17 @@ export function changesOf(survey: object): fc.Arbitrary<readonly object[]> {
   const places = placesOf(survey);
   const leaf = fc.constantFrom(...places.map(({ value }) => value));
   const value = fc.oneof(anyValue, leaf, leaf);
+  const alike = (path: Path): unknown[] =>
+    places.filter((each) => each.path.at(-1) === path.at(-1)).map((each) => each.value);
   const set = fc
-    .record({ place: fc.constantFrom(...places), to: fc.option(value, { nil: undefined }) })
+    .constantFrom(...places)
+    .chain((place) =>
+      fc.record({
+        place: fc.constant(place),
+        // Half of them as some other place of the same name has it, which mostly fits.
+        to: fc.oneof(fc.constantFrom(...alike(place.path)), fc.option(value, { nil: undefined })),
+      }),
+    )
     .map(({ place, to }) => ({
       kind: 'set',
       path: place.path,

@@ -48,7 +48,7 @@ export function makeApp(parts: AppParts): Express {
   app.use(closesWhenStopping(standing));
   app.use(securityHeaders());
   app.use(compression());
-  app.use('/api', noStore, takenOnAt('/api/health'), healthRoutes(pool, standing), apiOf(parts));
+  app.use('/api', noStore, takenOnAt('/api'), healthRoutes(pool, standing), apiOf(parts));
   if (webDirectory !== undefined && existsSync(join(webDirectory, 'index.html'))) serveWeb(app, webDirectory);
   app.use(problemErrors(log));
   return app;
