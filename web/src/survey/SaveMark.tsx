@@ -17,12 +17,23 @@ const MARKS = {
 } as const;
 
 const Frame = styled.span`
-  display: inline-flex;
+  display: inline-grid;
+  grid-template-columns: auto minmax(0, 1fr);
   align-items: center;
-  gap: 0.35rem;
+  gap: 0 0.35rem;
   font-size: 0.9rem;
+  /* What there is to press stands under the words where there is little room, and beside them otherwise. */
+  & > :nth-child(n + 3) {
+    grid-column: 2;
+    justify-self: start;
+    white-space: nowrap;
+  }
   @media (min-width: 40rem) {
+    display: inline-flex;
     min-width: 7.5rem;
+    & > svg {
+      flex: none;
+    }
   }
 `;
 
