@@ -44,8 +44,45 @@ export async function benchDiary(base: string): Promise<void> {
     );
     report('  by a job’s number', await timed('/api/jobs?search=KG-104321'), 'ms', 100);
     report('  the list unfiltered', await timed('/api/jobs'), 'ms', 100);
+    await benchFeed(base, cookie);
   } finally {
     await close();
     await owner.end();
+  }
+}
+
+/** A calendar asking for a diary of ten thousand entries that has never been written, and others meanwhile. */
+async function benchFeed(base: string, cookie: string): Promise<void> {
+  const made = await fetch(`${base}/api/diary/feeds`, { method: 'POST', headers: { cookie, origin: base } });
+  const { path } = (await made.json()) as { path: string };
+  const state = { going: true };
+  const begun = performance.now();
+  const written = feedOf(`${base}${path}`).finally(() => (state.going = false));
+  const waits: number[] = [];
+  while (state.going) {
+    const asked = performance.now();
+    await (await fetch(`${base}/api/me`, { headers: { cookie } })).arrayBuffer();
+    waits.push(performance.now() - asked);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+  const tag = await written;
+  console.log(
+    `a diary of 5 000 jobs written for calendars: ${((performance.now() - begun) / 1000).toFixed(1)} s, in the background`,
+  );
+  report('  another request meanwhile, longest', quantile(waits, 1), 'ms', 250);
+  const again = performance.now();
+  const same = await fetch(`${base}${path}`, { headers: { 'if-none-match': tag } });
+  if (same.status !== 304) throw new Error(`asked again it answered ${same.status}`);
+  report('  asked again by a calendar that has it', performance.now() - again, 'ms', 50);
+}
+
+/** Asks until it has been written; the tag of what came. */
+async function feedOf(url: string): Promise<string> {
+  for (;;) {
+    const answer = await fetch(url);
+    await answer.arrayBuffer();
+    if (answer.ok) return answer.headers.get('etag') ?? '';
+    if (answer.status !== 503) throw new Error(`the feed answered ${answer.status}`);
+    await new Promise((resolve) => setTimeout(resolve, 500));
   }
 }

@@ -84,6 +84,17 @@ function rightmost(mark: Mark): number {
   return mark.end ? mark.x : mark.x + mark.text.length * mark.size * 0.5;
 }
 
+it('is a file that XML takes, whatever came along in pasting a name', () => {
+  const lineup = shaped(STARTING_SHAPES[0]?.id ?? '', ({ supply }) => {
+    for (const node of supply.nodes) node.label = 'B\u0001o\u000bar\u001bd\ud83d';
+  });
+  const svg = lineupSvg(lineup, 'T\u0007itle');
+  expect(svg).toContain('Board');
+  expect(svg).toContain('Title');
+  // eslint-disable-next-line no-control-regex
+  expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]|\p{Cs}/u);
+});
+
 describe('clamps in the drawing', () => {
   it('stand at the part they are on, with set-point and fail-safe', () => {
     const survey = settledSurvey((s) => {
