@@ -20,7 +20,7 @@ const shared = {
 
 export default {
   // Starting the server's bench takes a while where the machine is busy with other things.
-  testTimeout: 20000,
+  testTimeout: 60000,
   projects: [
     { ...shared, displayName: 'core', rootDir: 'core' },
     { ...shared, displayName: 'web', rootDir: 'web', setupFiles: ['<rootDir>/jest.setup.mjs'] },

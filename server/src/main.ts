@@ -14,7 +14,7 @@ import { taskHandlers } from './tasks/handlers';
 import { startWorkers } from './tasks/worker';
 
 /** After being told to stop, new requests are still taken for so long, ms: whoever sends them has to find out first. */
-const DRAIN_MS = 500;
+const DRAIN_MS = 1000;
 
 /** What is under way may take so long to finish, ms. */
 const PATIENCE_MS = 20_000;

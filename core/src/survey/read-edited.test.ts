@@ -115,7 +115,7 @@ describe('reading what was edited', () => {
       fc.property(fc.array(anyChange, { maxLength: 4 }), (wanted) => {
         readBothWays(made(start as unknown as Value, wanted));
       }),
-      { numRuns: 600 },
+      { numRuns: 350 },
     );
   });
 
