@@ -63,13 +63,17 @@ async function wantedOnce(db: PoolClient, firmId: string): Promise<void> {
   if (waiting.rowCount === 0) await askFor(db, { firmId }, 'write-diary', firmId);
 }
 
-/** Writes the diary of a firm for calendars, of the state it is in now. */
+/** Writes the diary of a firm for calendars, of the state it is in now; once for each. */
 export async function writeDiary(pool: Pool, firmId: string): Promise<void> {
   const scope = { firmId };
-  const { version, entries } = await inFirm(pool, scope, async (db) => ({
-    version: await versionNow(db),
-    entries: await diaryOf(db, await firmRules(db)),
-  }));
+  const wanted = await inFirm(pool, scope, async (db) => {
+    const version = await versionNow(db);
+    const known = await written(db);
+    return known?.version === version ? undefined : { version, entries: await diaryOf(db, await firmRules(db)) };
+  });
+  // Written already, of this very state.
+  if (!wanted) return;
+  const { version, entries } = wanted;
   const body = await heavy('diaryText', entries);
   await inFirm(pool, scope, (db) =>
     db.query(
