@@ -203,9 +203,12 @@ export class SurveyStore {
     if (this.unsaved().length > 0) this.soon(0);
   }
 
-  /** Sends what is typed at once: the page may be about to go. */
+  /** Sends what is typed before this returns: the page may be about to go, and no timer of it runs any more. */
   flush(): void {
-    if (!this.sending && this.hasMore()) this.soon(0);
+    if (this.sending || !this.hasMore()) return;
+    this.timer += 1;
+    this.dueAt = Infinity;
+    void this.send();
   }
 
   /** Whether this browser keeps what is typed. */

@@ -45,16 +45,19 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
     const going = (): void => {
       if (document.visibilityState === 'hidden') store?.flush();
     };
+    const leaving = (): void => store?.flush();
     const timer = setInterval(look, LOOK_MS);
     window.addEventListener('focus', look);
     window.addEventListener('online', back);
     document.addEventListener('visibilitychange', going);
+    window.addEventListener('pagehide', leaving);
     return () => {
       gone = true;
       clearInterval(timer);
       window.removeEventListener('focus', look);
       window.removeEventListener('online', back);
       document.removeEventListener('visibilitychange', going);
+      window.removeEventListener('pagehide', leaving);
       store?.flush();
     };
   }, [jobId, personId]);
