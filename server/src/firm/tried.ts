@@ -1,9 +1,6 @@
-import { assess } from '@keen-gauge/core/assess';
-import { owedOf } from '@keen-gauge/core/after/owed';
-import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import { options } from '@keen-gauge/core/options/options';
-import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/read';
+import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import type { PoolClient } from 'pg';
+import { heavy } from '../heavy/threads';
 import { Problem } from '../http/problem';
 import { jobNumber } from '../jobs/numbers';
 import { firmRules } from './rules';
@@ -21,25 +18,14 @@ export async function triedOnSurveys(db: PoolClient): Promise<FirmRules> {
     'SELECT number, survey FROM jobs ORDER BY changed_at DESC LIMIT $1',
     [TRIED],
   );
-  for (const { number, survey } of found.rows) tryOn(jobNumber(number), survey, rules);
-  return rules;
+  const fails = await heavy('failsUnder', { surveys: found.rows.map(({ survey }) => survey), rules: plain(rules) });
+  if (fails === null) return rules;
+  throw new Problem(
+    422,
+    'Not stored',
+    `Under these settings ${jobNumber(found.rows[fails]?.number ?? 0)} can no longer be worked out. Nothing was changed; tell whoever runs Keen Gauge.`,
+  );
 }
 
-function tryOn(job: string, document: unknown, rules: FirmRules): void {
-  const reading = readSurvey(document);
-  if ('faults' in reading) return;
-  const { survey } = reading;
-  try {
-    const pack = rulesFor(survey.place.meterPointNumber, rules);
-    const assessment = assess(survey, pack);
-    owedOf({ survey, assessment, pack, events: [], checklists: rules.checklists, packs: 0 });
-    options(plainSurvey(survey), pack);
-  } catch (error) {
-    throw new Problem(
-      422,
-      'Not stored',
-      `Under these settings ${job} can no longer be reckoned. Nothing was changed; say so to whoever runs Keen Gauge.`,
-      { cause: error instanceof Error ? error.name : 'unknown' },
-    );
-  }
-}
+/** As a thread takes it. */
+const plain = (rules: FirmRules): FirmRules => JSON.parse(JSON.stringify(rules)) as FirmRules;

@@ -9,6 +9,7 @@ import { isMainThread } from 'node:worker_threads';
 if (!isMainThread && process.platform === 'linux') setPriority(10);
 
 export { diaryText } from '../calendar/diary-text';
+export { failsUnder } from '../firm/try-rules';
 export { summaryUnder } from '../jobs/summary';
 export { makePackFiles } from '../packs/make-files';
 export { pictureOf, printedOf } from '../photos/picture';

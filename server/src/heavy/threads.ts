@@ -14,6 +14,7 @@ type NameOf = keyof Work;
 const LANES = { documents: 2, pictures: 1 } as const;
 const LANE_OF: Readonly<Record<NameOf, keyof typeof LANES>> = {
   diaryText: 'documents',
+  failsUnder: 'documents',
   summaryUnder: 'documents',
   makePackFiles: 'documents',
   pictureOf: 'pictures',

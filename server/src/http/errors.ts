@@ -22,7 +22,7 @@ const OF_CLIENT_IDS =
 const UNAVAILABLE = new Problem(
   503,
   'The database does not answer',
-  'What you sent may or may not be stored: send it again under the same id in a moment. What was typed is kept.',
+  'It may or may not be stored. Send it again in a moment: it is stored once. What was typed is kept.',
 );
 
 const NOT_SIGNED_IN = new Problem(

@@ -10,7 +10,7 @@ const NAMES: Readonly<Record<StuckTask['kind'], string>> = {
   'hand-in': 'A pack is not getting to the operator',
   'make-pack': 'The document of a pack is not being made',
   'print-picture': 'A photograph is not being made ready for print',
-  resummarise: 'The list of jobs is not being reckoned anew after a change of rules',
+  resummarise: 'The list of jobs has not been worked out again after a change of rules',
   'write-diary': 'The diary is not being written for calendars',
 };
 

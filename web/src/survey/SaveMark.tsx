@@ -10,7 +10,7 @@ const MARKS = {
   waiting: [PencilLine, 'Not saved yet'],
   saving: [RefreshCw, 'Saving'],
   offline: [CloudOff, 'Not saved: no connection.'],
-  unavailable: [CloudOff, 'Not saved: the server cannot just now. It is sent again by itself.'],
+  unavailable: [CloudOff, 'Not saved: the server is not ready. It is sent again by itself.'],
   failed: [TriangleAlert, 'Not saved: something is wrong at the server.'],
   'signed-out': [LogIn, 'Not saved: signed out.'],
   refused: [TriangleAlert, 'Not saved: something is not valid.'],
