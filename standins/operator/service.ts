@@ -62,6 +62,10 @@ export function startOperator({ port, file, secondsPerDay = 86_400 }: OperatorOp
   /** Real desks are asked now and then; one whose days are short, more often. */
   const pollAfterSeconds = (): number => Math.max(1, Math.min(3600, Math.round(desk.clock.secondsPerDay / 4)));
 
+  /** Submissions that came in whole and have not been dealt with. */
+  let arriving = 0;
+  const state = (): object => ({ ...upToDate(), arriving, today: today(desk, Date.now()) });
+
   const app = express();
   app.disable('x-powered-by');
   app.get('/', (_request, response) => {
@@ -69,7 +73,11 @@ export function startOperator({ port, file, secondsPerDay = 86_400 }: OperatorOp
   });
 
   app.post('/submissions', express.raw({ type: 'application/zip', limit: '120mb' }), async (request, response) => {
-    if (await moody(response)) return;
+    arriving += 1;
+    const dealtWith = await moody(response).finally(() => {
+      arriving -= 1;
+    });
+    if (dealtWith) return;
     const key = request.get('idempotency-key') ?? '';
     if (!/^[A-Za-z0-9-]{8,64}$/.test(key) || !Buffer.isBuffer(request.body)) {
       response
@@ -110,7 +118,7 @@ export function startOperator({ port, file, secondsPerDay = 86_400 }: OperatorOp
 
   const control = express.json({ limit: '10kb' });
   app.get('/desk', (_request, response) => {
-    response.json({ ...upToDate(), today: today(desk, Date.now()) });
+    response.json(state());
   });
   app.patch('/desk', control, (request, response) => {
     const change = (request.body ?? {}) as Record<string, unknown>;
@@ -120,7 +128,7 @@ export function startOperator({ port, file, secondsPerDay = 86_400 }: OperatorOp
       return;
     }
     keep(next);
-    response.json({ ...upToDate(), today: today(desk, Date.now()) });
+    response.json(state());
   });
   app.post('/desk/:reference/answers', control, (request, response) => {
     const handed = desk.handed.find(({ reference }) => reference === request.params['reference']);
