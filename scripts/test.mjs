@@ -75,8 +75,7 @@ async function main() {
       [tool('jest/bin/jest.js'), '--json', `--outputFile=${jestReport}`, '--silent', '--reporters=default'],
       { TEST_DATABASE_URL: database.url },
     );
-    const lint = alongside('lint', [tool('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
-    let checks = true;
+    let checks = run('lint', [tool('oxlint/bin/oxlint'), '--deny-warnings']);
     checks = run('formatting', [tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) && checks;
     checks =
       run('arrows between rooms', [
@@ -88,7 +87,6 @@ async function main() {
       ]) && checks;
     for (const project of TYPED)
       checks = run(`types: ${project}`, [tool('typescript/bin/tsc'), '-p', project]) && checks;
-    checks = (await lint()) && checks;
     const jest = countsOf(await suites(), jestReport, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
       passed: numPassedTests,
       // A suite that could not even be loaded has no tests to count.

@@ -63,7 +63,7 @@ function readWithout(survey: Survey, path: readonly (string | number)[]): Survey
   let here: Record<string | number, unknown> = copy;
   for (const part of path.slice(0, -1)) here = here[part] as Record<string | number, unknown>;
   const last = path.at(-1) ?? '';
-  // eslint-disable-next-line @typescript-eslint/no-dynamic-delete -- a field is taken out by its path
+  // oxlint-disable-next-line typescript/no-dynamic-delete -- a field is taken out by its path
   delete here[last];
   const reading = readSurvey(copy);
   return 'faults' in reading ? null : reading.survey;

@@ -91,7 +91,7 @@ it('is a file that XML takes, whatever came along in pasting a name', () => {
   const svg = lineupSvg(lineup, 'T\u0007itle');
   expect(svg).toContain('Board');
   expect(svg).toContain('Title');
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]|\p{Cs}/u);
 });
 

@@ -97,7 +97,7 @@ export function Text(longest: number): Decorator {
     IsString({ message }),
     MaxLength(longest, { message }),
     // PostgreSQL cannot hold the nul character, and no keyboard sends it.
-    // eslint-disable-next-line no-control-regex
+    // oxlint-disable-next-line no-control-regex
     Matches(/^[^\u0000]*$/, { message }),
   );
 }

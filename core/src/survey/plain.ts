@@ -44,7 +44,7 @@ export function memberPath(path: string, key: string | number): string {
 export const MOST_FAULTS = 100;
 
 /** Text that is none: the nul character, which PostgreSQL cannot hold, and half of a pair that stands for one character. */
-// eslint-disable-next-line no-control-regex
+// oxlint-disable-next-line no-control-regex
 const NO_TEXT = /[\u0000\p{Cs}]/u;
 
 /** Whether a text can be kept and shown as it is. */

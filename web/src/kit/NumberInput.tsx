@@ -68,20 +68,9 @@ export interface NumberInputProps {
  * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
  * with the fault beneath it; the survey goes on with what it had.
  */
-export const NumberInput = steady(TypedNumber);
+export const NumberInput = steady(TypedEntry);
 
-function TypedNumber({
-  label,
-  unit,
-  value,
-  onChange,
-  least,
-  most,
-  whole,
-  usual,
-  help,
-  fault: found,
-}: NumberInputProps) {
+function TypedEntry({ label, unit, value, onChange, least, most, whole, usual, help, fault: found }: NumberInputProps) {
   const [typed, setTyped] = useState(value === undefined ? '' : String(value));
   const [known, setKnown] = useState(value);
   const [misread, setFault] = useState<string>();

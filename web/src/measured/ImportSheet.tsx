@@ -113,7 +113,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     return () => {
       gone = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- opened once, for the log it was opened with
+    // oxlint-disable-next-line react/exhaustive-deps -- opened once, for the log it was opened with
   }, []);
 
   const analyse = async (from: Extract<Step, { kind: 'mapping' }>): Promise<void> => {

@@ -26,7 +26,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const [busy, setBusy] = useState(false);
   const { revisionId } = state.head;
   // One id for one signature of one revision: pressed again after no answer, it is still one pack.
-  const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet]); // eslint-disable-line react-hooks/exhaustive-deps
+  const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet]); // oxlint-disable-line react/exhaustive-deps
   if (!me.maySignOff)
     return (
       <>
