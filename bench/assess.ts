@@ -2,7 +2,7 @@ import { assess } from '@keen-gauge/core/assess';
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { quantile, report } from './report';
 
@@ -32,19 +32,19 @@ const ROUNDS = 5000;
 
 /** How long one assessment takes, as on every keystroke. */
 export function benchAssess(): void {
-  const reading = readSurvey(largeSurvey());
-  if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
+  const read = readSurvey(largeSurvey());
+  if ('faults' in read) throw new Error(JSON.stringify(read.faults));
   let sink = 0;
   const idle = timed(() => {
     for (let at = 0; at < 200_000; at += 1) sink += at % 7;
   });
   const calm = `median ${quantile(idle, 0.5).toFixed(2)} ms, 99th percentile ${quantile(idle, 0.99).toFixed(2)} ms`;
   console.log(`this machine, on a loop that always does the same (${sink > 0 ? 'done' : ''}): ${calm}`);
-  const times = timed(() => assess(reading.survey, gbDefault));
+  const times = timed(() => assess(read.survey, gbDefault));
   report('assess(), 60 loads in 25 nodes, 99th percentile', quantile(times, 0.99), 'ms', 2);
   const medianOf = (work: () => unknown): string => `${quantile(timed(work), 0.5).toFixed(2)} ms`;
   console.log(
-    `  median ${quantile(times, 0.5).toFixed(2)} ms; with all working written out ${medianOf(() => JSON.stringify(assess(reading.survey, gbDefault)))}`,
+    `  median ${quantile(times, 0.5).toFixed(2)} ms; with all working written out ${medianOf(() => JSON.stringify(assess(read.survey, gbDefault)))}`,
   );
   console.log(`  reading and checking such a survey whole, median ${medianOf(() => readSurvey(largeSurvey()))}`);
 }

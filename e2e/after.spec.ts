@@ -117,14 +117,14 @@ test('rules of the firm’s own: a pack copied, changed, compared, put over an a
   await signIn(page);
   await page.goto('/firm/rules');
   await page.getByRole('button', { name: 'Copy Great Britain, usual operator terms' }).click();
-  const form = page.getByRole('region', { name: 'Rule pack being written' });
+  const form = page.getByRole('region', { name: 'Rules being written' });
   await form.getByLabel('Name of the pack').fill('The fell network');
   await form.getByLabel('Where its terms come from').fill('its letter of May');
   await form.getByRole('textbox', { name: /^Maximum demand from which the operator is asked/ }).fill('80');
   await form.getByRole('button', { name: 'Save as version 1' }).click();
   await expect(page.getByRole('group', { name: 'The fell network' })).toContainText('Version 1 over gb-default');
 
-  const compare = page.getByRole('region', { name: 'Two packs side by side' });
+  const compare = page.getByRole('region', { name: 'Two sets of rules side by side' });
   await compare.getByRole('button', { name: /The other$/ }).click();
   await page.getByRole('option', { name: 'The fell network' }).click();
   await expect(compare).toContainText('1 line differs.');
@@ -140,7 +140,7 @@ test('rules of the firm’s own: a pack copied, changed, compared, put over an a
   await expect(which).toContainText('Saved.');
   await page.goto('/firm');
   await expect(page.getByRole('region', { name: 'Record of changes' })).toContainText(
-    'Rule pack “The fell network” saved as version 1',
+    'Rules “The fell network” saved as version 1',
   );
 
   // A surveyor reads them and changes nothing.

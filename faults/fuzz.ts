@@ -2,7 +2,7 @@
  * Random bodies at every address that takes one, most of them changes of real surveys: none may end in an error of the server's, none may leave a document stored that cannot be
  * read. Started by `scripts/fuzz.mjs` or a test against a server of its own; the same seed sends the same.
  */
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { Pool } from 'pg';
@@ -73,8 +73,8 @@ async function main(): Promise<void> {
   const owner = new Pool({ connectionString: process.env['FUZZ_OWNER_URL'] ?? '' });
   const stored = await owner.query<{ survey: unknown }>('SELECT survey FROM jobs');
   const invalid = stored.rows.flatMap(({ survey }) => {
-    const reading = readSurvey(survey);
-    return 'faults' in reading ? [reading.faults[0]] : [];
+    const read = readSurvey(survey);
+    return 'faults' in read ? [read.faults[0]] : [];
   });
   await owner.end();
   for (const { path, body, status } of failures.slice(0, 10)) console.log(`${status} ${path} ${body.slice(0, 300)}`);

@@ -12,6 +12,6 @@ export async function thirtyPeople(owner: Pool, count: number): Promise<readonly
     maySignOff: true,
     registration: '',
   }));
-  await makeFirm(owner, { name: 'Faults', rulePackId: 'gb-default' }, people, PASSWORD);
+  await makeFirm(owner, { name: 'Faults', rulesId: 'gb-default' }, people, PASSWORD);
   return people.map(({ email }) => email);
 }

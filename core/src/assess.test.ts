@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { assess } from './assess';
 import type { Assessment } from './assessment';
-import { RULE_PACKS, rulePack } from './rules/catalogue';
+import { RULE_SETS, ruleSet } from './rules/catalogue';
 import { gbDefault } from './rules/gb-default';
-import { readSurvey } from './survey/read';
+import { readSurvey } from './survey/opening/read';
 import type { Survey } from './survey/survey';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from './testing/settled-survey';
-import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words';
+import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words/words';
 
 /** A home that may be fitted and notified: 100 A label, not looped, looked over, 20.4 A of loads, a 32 A charger. */
 function settled(...changes: Change[]): Assessment {
@@ -98,8 +98,8 @@ describe('default triggers, each alone', () => {
   });
 
   it('the house rule asks first whatever the arithmetic says', () => {
-    const pack = rulePack('gb-always-ask');
-    expect(pack && triggerIds(assess(settledSurvey(), pack))).toEqual(['house-rule met']);
+    const rules = ruleSet('gb-always-ask');
+    expect(rules && triggerIds(assess(settledSurvey(), rules))).toEqual(['house-rule met']);
   });
 });
 
@@ -165,12 +165,12 @@ describe('limiting', () => {
     expect(triggerIds(made)).toEqual(['demand-above-threshold met']);
   });
   it('an operator that judges the managed figure lets the same home be fitted', () => {
-    const pack = rulePack('gb-managed-figure');
-    expect(pack && assess(settledSurvey(busy, clamp(50, 6)), pack).route.way).toBe('fit-then-notify');
+    const rules = ruleSet('gb-managed-figure');
+    expect(rules && assess(settledSurvey(busy, clamp(50, 6)), rules).route.way).toBe('fit-then-notify');
   });
   it('an operator that does not accept limiting judges the unmanaged figure against the fuse', () => {
-    const pack = rulePack('gb-no-limiting');
-    expect(pack && triggerIds(assess(settledSurvey(busy, clamp(50, 6)), pack))).toContain('demand-above-fuse met');
+    const rules = ruleSet('gb-no-limiting');
+    expect(rules && triggerIds(assess(settledSurvey(busy, clamp(50, 6)), rules))).toContain('demand-above-fuse met');
   });
   it('does not hold when the fail-safe alone overloads: 40 + 32 at full fail-safe', () => {
     const made = settled(busy, clamp(50, 32));
@@ -320,12 +320,12 @@ const anySurvey = fc
 describe('assess is total', () => {
   it('says something of every valid survey under every pack, and never calls an incomplete one fit to notify', () => {
     fc.assert(
-      fc.property(anySurvey, fc.constantFrom(...RULE_PACKS), (document, pack) => {
-        const reading = readSurvey(JSON.parse(JSON.stringify(document)));
-        if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
-        const made = assess(reading.survey, pack);
+      fc.property(anySurvey, fc.constantFrom(...RULE_SETS), (document, rules) => {
+        const read = readSurvey(JSON.parse(JSON.stringify(document)));
+        if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+        const made = assess(read.survey, rules);
         expect(made.route.way).not.toBe('fit-then-notify');
-        expect(made.nodes).toHaveLength(reading.survey.supply.nodes.length);
+        expect(made.nodes).toHaveLength(read.survey.supply.nodes.length);
         expect(() => JSON.stringify(made)).not.toThrow();
         for (const here of made.nodes)
           if (here.guard && here.managed)
@@ -339,9 +339,9 @@ describe('assess is total', () => {
   it('finds the weakest link where least is left, at any shape, and every node takes no less than any part below it', () => {
     fc.assert(
       fc.property(anySurvey, (document) => {
-        const reading = readSurvey(JSON.parse(JSON.stringify(document)));
-        if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
-        const { nodes, weakest } = assess(reading.survey, gbDefault);
+        const read = readSurvey(JSON.parse(JSON.stringify(document)));
+        if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+        const { nodes, weakest } = assess(read.survey, gbDefault);
         const left = nodes.flatMap(({ headroom }) => Object.values(headroom).flatMap(({ value }) => value ?? []));
         expect(weakest?.headroomA ?? null).toBe(left.length === 0 ? null : Math.min(...left));
         const byId = new Map(nodes.map((each) => [each.id, each]));

@@ -1,12 +1,13 @@
-import type { Assessment, PerPhase } from './assessment';
+import type { Assessment } from './assessment';
+import type { PerPhase } from './demand/per-phase-figures';
 import { testFindings } from './after/test-findings';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
 import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
-import { assessFeeders } from './circuit/feeder';
-import { feederFindings } from './circuit/feeder-findings';
-import { uncountedAtFeeders } from './circuit/feeder-loads';
+import { assessFeeders } from './feeder/feeder';
+import { feederFindings } from './feeder/feeder-findings';
+import { uncountedAtFeeders } from './feeder/feeder-loads';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
 import { declaredDemand, withWhole } from './demand/declared';
 import { declarationFindings } from './demand/findings';
@@ -43,29 +44,29 @@ import {
 import { askFindings, openQuestions } from './questions/register';
 import type { SupplyDemand } from './route/trigger';
 import { routeOf } from './route/route';
-import type { RulePack } from './rules/rule-pack';
+import type { Rules } from './rules/rules';
 import type { Proposal } from './survey/proposal';
 import type { SupplyNode } from './survey/supply';
 import type { Survey } from './survey/survey';
-import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words';
+import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words/words';
 import { nodeOf } from './tree/sets-below';
 import { hangsFrom, outermostFuse, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
 
 /**
- * Everything that can be said of a valid survey under a rule pack, in this order: figures, what is found, what is asked, the verdicts that
+ * Everything that can be said of a valid survey under a set of rules, in this order: figures, what is found, what is asked, the verdicts that
  * rest on all three, and the route that is decided from the verdicts. Pure and total: whatever is missing becomes a question or a figure that
  * says it is not known; nothing is thrown.
  */
-export function assess(survey: Survey, pack: RulePack): Assessment {
-  const reckoned = reckonDemand(survey, pack);
+export function assess(survey: Survey, rules: Rules): Assessment {
+  const reckoned = reckonDemand(survey, rules);
   const { tree, phases, premises, connected, counted, declared, measured, before, afterUnmanaged, fuses } = reckoned;
-  const [fuse = fuseRating(undefined, pack)] = fuses.filter(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
+  const [fuse = fuseRating(undefined, rules)] = fuses.filter(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
   const condition = conditionVerdict(survey.intake);
   const loop = loopVerdict(survey.intake.loop);
-  const limit = clampLimit(survey, tree, pack);
+  const limit = clampLimit(survey, tree, rules);
   const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
-  const beside = besideOn(survey, service, pack);
-  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, beside, pack, counted: reckoned.countedAnywhere });
+  const beside = besideOn(survey, service, rules);
+  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, beside, rules, counted: reckoned.countedAnywhere });
   const at = (id: string | undefined): ReckonedNode | undefined => reckonedNodes.find((node) => node.id === id);
   const origin = at(tree.device?.node.id ?? tree.root?.node.id);
   const carried = at(service?.id);
@@ -76,13 +77,13 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
       service?.ratingA,
       carried?.before ?? before,
       (managed ? carried?.managed : undefined) ?? carried?.after ?? afterUnmanaged,
-      pack,
+      rules,
     );
   const ifHeld = sharedWith(true);
   const { limiter, verdict: limiterGrounds } = limiterVerdict({
     survey,
     tree,
-    pack,
+    rules,
     fuses,
     limit,
     nodes: reckonedNodes,
@@ -93,11 +94,11 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const shared = held ? ifHeld : sharedWith(false);
   const ownNodes = withHeadroom(reckonedNodes, held);
   const nodes = shared?.known && service ? withNeighbours(ownNodes, service.id, shared) : ownNodes;
-  const earth = { survey, tree, fuse, pack, after: afterUnmanaged };
+  const earth = { survey, tree, fuse, rules, after: afterUnmanaged };
   const earthing = assessEarthing(earth);
   const circuitFacts: CircuitFacts = {
     survey,
-    pack,
+    rules,
     tree,
     phases,
     limiterHolds: held,
@@ -107,19 +108,19 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
   const feeders = assessFeeders(circuitFacts, ownDrops(circuits));
   const statements: Statement[] = [
-    ...conditionFindings(survey.intake, pack),
+    ...conditionFindings(survey.intake, rules),
     ...fuseFindings(survey, fuses),
-    ...loopFindings(survey.intake.loop, pack),
+    ...loopFindings(survey.intake.loop, rules),
     ...sharedServiceFindings(shared),
-    ...checkFindings({ survey, pack, tree, fuse }),
+    ...checkFindings({ survey, rules, tree, fuse }),
     ...readingFindings(survey),
     ...earthingFindings(earth, earthing),
-    ...measuredFindings(survey, measured, pack),
+    ...measuredFindings(survey, measured, rules),
     ...declarationFindings(survey, connected),
     ...declared.findings,
     ...readingAgainstDemand(survey, tree, nodes),
     ...sourceFindings(survey, tree),
-    ...chargerFindings(survey, pack, tree),
+    ...chargerFindings(survey, rules, tree),
     ...placementFindings(survey, tree, connected),
     ...overloadFindings(nodes, limiter.holds),
     ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, circuitFacts)),
@@ -127,12 +128,12 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     ...testFindings(
       survey,
       circuits.map(({ assessed }) => assessed),
-      pack,
+      rules,
     ),
   ];
   const questions = openQuestions({
     survey,
-    pack,
+    rules,
     tree,
     fuse,
     fuses,
@@ -149,7 +150,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
   });
   const verdicts = verdictsOf({
     survey,
-    pack,
+    rules,
     tree,
     fuses,
     condition,
@@ -166,8 +167,8 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
 
   return {
     format: 'keen-gauge-assessment',
-    version: 2,
-    rulePack: { id: pack.id, version: pack.version, title: pack.title },
+    version: 3,
+    rules: { id: rules.id, version: rules.version, title: rules.title },
     supply: {
       phases,
       rating: fuse.figure,
@@ -191,24 +192,24 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
             connected,
             phase,
             premises,
-            pack,
+            rules,
             greatest(before[phase]?.value, measured.byMeasurement[phase]?.value),
           ),
         );
       },
       get comparison() {
-        return eachPhase(phases, (phase) => compareBases(connected, phase, premises, pack));
+        return eachPhase(phases, (phase) => compareBases(connected, phase, premises, rules));
       },
       get emptiestPhase() {
-        return emptiestPhase(counted, phases, premises, pack) ?? null;
+        return emptiestPhase(counted, phases, premises, rules) ?? null;
       },
       unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
       before,
       afterUnmanaged,
       afterManaged,
       headroom: headroomOf(fuse.figure, afterManaged),
-      beforeKva: apparentPower('MD now', before, pack, reckoned.oneLineBefore),
-      afterKva: apparentPower('MD after', afterManaged, pack, reckoned.oneLineAfter),
+      beforeKva: apparentPower('MD now', before, rules, reckoned.oneLineBefore),
+      afterKva: apparentPower('MD after', afterManaged, rules, reckoned.oneLineAfter),
       limiter,
     },
     nodes,
@@ -221,7 +222,7 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
     findings: inWalkOrder([...statements, ...askFindings(questions)]),
     route: routeOf({
       survey,
-      pack,
+      rules,
       condition,
       loop,
       supplies: suppliesOf(survey, tree, fuses, reckonedNodes, held, {
@@ -237,31 +238,31 @@ export function assess(survey: Survey, pack: RulePack): Assessment {
 }
 
 /** The neighbours on a service known to be shared; undefined where it is this supply's own, or not known to be shared. */
-function besideOn({ intake }: Survey, service: SupplyNode | undefined, pack: RulePack): Beside | undefined {
+function besideOn({ intake }: Survey, service: SupplyNode | undefined, rules: Rules): Beside | undefined {
   if (!service) return undefined;
-  const shared = sharedService(intake.loop, service.ratingA, {}, {}, pack);
+  const shared = sharedService(intake.loop, service.ratingA, {}, {}, rules);
   return shared?.known
     ? { nodeId: service.id, amperes: shared.neighbour.value ?? 0, ratingA: shared.rating.value }
     : undefined;
 }
 
 /** Loads, new equipment and demand of a survey, before any limiter. */
-function reckonDemand(survey: Survey, pack: RulePack) {
+function reckonDemand(survey: Survey, rules: Rules) {
   const phases = supplyPhases(survey.supply.phases);
   const premises = survey.place.premises ?? 'household';
-  const byLists = reckonerOf(phases, premises, pack);
+  const byLists = reckonerOf(phases, premises, rules);
   const tree = supplyTree(survey);
-  const fuses = fusesOnTheWay(survey, tree, pack);
-  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, pack));
+  const fuses = fusesOnTheWay(survey, tree, rules);
+  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, rules));
   const equipment = survey.proposals.map((proposal) =>
     connectedProposal(onItsLine(proposal, tree), chargerLimitA(proposal), phases),
   );
   // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
   const connected = belowDevice(loads, tree);
   const proposed = belowDevice(equipment, tree);
-  const measured = measuredDemand(survey, tree, phases, pack);
+  const measured = measuredDemand(survey, tree, phases, rules);
   const listed = keptByBasis(connected);
-  const declared = declaredDemand(survey, connected, measured, byLists, listed, pack);
+  const declared = declaredDemand(survey, connected, measured, byLists, listed, rules);
   const counted = listed(declared.lists);
   const reckoner = withWhole(byLists, counted, declared.whole);
   const isMeasured = phases.every((phase) => declared.whole[phase] !== undefined);
@@ -372,10 +373,10 @@ function belowDevice(things: readonly Connected[], tree: SupplyTree): readonly C
 }
 
 /** Demand per list of loads, kept by the list itself, since nodes in a chain share one. */
-function reckonerOf(phases: readonly Phase[], premises: Premises, pack: RulePack): Reckoner {
+function reckonerOf(phases: readonly Phase[], premises: Premises, rules: Rules): Reckoner {
   const kept = new Map<readonly Connected[], ReturnType<Reckoner>>();
   return (loads) => {
-    const found = kept.get(loads) ?? demandPerPhase(loads, phases, premises, pack);
+    const found = kept.get(loads) ?? demandPerPhase(loads, phases, premises, rules);
     kept.set(loads, found);
     return found;
   };

@@ -1,57 +1,25 @@
 import type { CircuitAssessment } from './circuit/charger-circuit';
-import type { FeederAssessment } from './circuit/feeder';
+import type { FeederAssessment } from './feeder/feeder';
 import type { EarthingAssessment } from './earthing/assess-earthing';
 import type { ConditionVerdict } from './intake/condition';
 import type { LoopVerdict } from './intake/loop-status';
 import type { SharedService } from './intake/shared-service';
+import type { PerPhase } from './demand/per-phase-figures';
+import type { NodeAssessment } from './node-assessment';
 import type { ClassShare } from './demand/comparison';
 import type { Finding } from './finding';
 import type { Verdict } from './grounds/verdict';
-import type { Moment } from './management/moments';
 import type { Question } from './questions/question';
 import type { Route } from './route/route';
-import type { Commissioned } from './management/limiter-verdict';
-import type { Basis, Evidence, NodeKind, Phase } from './survey/words';
+import type { LimiterAssessment } from './management/limiter-verdict';
+import type { Basis, Evidence, Phase } from './survey/words/words';
 import type { Figure } from './worked';
 
-/** A figure for each phase of the supply; single-phase supplies have L1 only. */
-export type PerPhase = Readonly<Partial<Record<Phase, Figure>>>;
-
-/** What one node carries, and whether it can. */
-export interface NodeAssessment {
-  readonly id: string;
-  readonly kind: NodeKind;
-  readonly label: string;
-  readonly fedFrom: string | null;
-  readonly ratingA: number | null;
-  readonly before: PerPhase;
-  /** After the work, chargers free to draw their limits. */
-  readonly after: PerPhase;
-  /** After the work as a clamp limiter guarantees it; only where there is one. */
-  readonly managed?: PerPhase;
-  /** Rating less the demand after the work; the managed demand where the limiter holds. */
-  readonly headroom: PerPhase;
-  /** With a clamp or its link lost, in amperes on each phase; only where there is a limiter. */
-  readonly lost?: Readonly<Partial<Record<Phase, number>>>;
-  /** What shorter times than the half hour come to, where a log shows them. */
-  readonly moments?: readonly Moment[];
-  /** Nothing is recorded below it: what is left there is the rating, not a finding. */
-  readonly empty: boolean;
-  /** Only on nodes between the street and a clamp-managed charger: is it kept within its rating? Null where not known. */
-  readonly guard?: {
-    readonly holds: boolean | null;
-    readonly why: string;
-    /** The largest set-point of the first clamp, and fail-safe of all chargers together, that hold here; null if any does. */
-    readonly mostSetPointA: number | null;
-    readonly mostFailSafeA: number | null;
-  };
-}
-
-/** Everything reckoned from one survey with one rule pack. */
+/** Everything reckoned from one survey with one set of rules. */
 export interface Assessment {
   readonly format: 'keen-gauge-assessment';
-  readonly version: 2;
-  readonly rulePack: { readonly id: string; readonly version: string; readonly title: string };
+  readonly version: 3;
+  readonly rules: { readonly id: string; readonly version: string; readonly title: string };
   readonly supply: {
     readonly phases: readonly Phase[];
     readonly rating: Figure;
@@ -85,13 +53,7 @@ export interface Assessment {
     readonly headroom: PerPhase;
     readonly beforeKva: Figure;
     readonly afterKva: Figure;
-    readonly limiter: {
-      readonly kind: 'none' | 'fixed' | 'clamp';
-      /** Before it is commissioned: whether it will, if it is put on and set as recorded. Null while not known. */
-      readonly holds: boolean | null;
-      readonly why: string;
-      readonly commissioned: Commissioned;
-    };
+    readonly limiter: LimiterAssessment;
   };
   readonly nodes: readonly NodeAssessment[];
   /** The node with least headroom, and how much; null when no rating is known. */

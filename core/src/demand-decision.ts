@@ -3,9 +3,9 @@ import type { Assessment } from './assessment';
 import { worstPhase } from './demand/per-phase';
 import { questionKey } from './questions/question';
 import type { RouteWay } from './route/route';
-import type { RulePack } from './rules/rule-pack';
+import type { Rules } from './rules/rules';
 import type { Survey } from './survey/survey';
-import { BASES, type Basis } from './survey/words';
+import { BASES, type Basis } from './survey/words/words';
 
 /** What the decision would be if the demand were declared by one basis. */
 export interface BasisOutcome {
@@ -27,9 +27,9 @@ export interface MissingKnowledge {
 }
 
 /** The outcome under each basis that can give a figure. */
-export function basisOutcomes(survey: Survey, pack: RulePack): BasisOutcome[] {
+export function basisOutcomes(survey: Survey, rules: Rules): BasisOutcome[] {
   return BASES.flatMap((basis) => {
-    const made = assess({ ...survey, declaration: { ...survey.declaration, basis, reason: 'what if' } }, pack);
+    const made = assess({ ...survey, declaration: { ...survey.declaration, basis, reason: 'what if' } }, rules);
     // A basis that cannot be used falls back to the pack's own: that is no outcome of its own.
     if (made.demand.basis !== basis) return [];
     return [
@@ -42,11 +42,11 @@ export function basisOutcomes(survey: Survey, pack: RulePack): BasisOutcome[] {
  * What is not known of the demand or the fuse, that which moves the headroom most first: questions of the register with plausible answers.
  * What moves it by nothing is left out.
  */
-export function missingKnowledge(survey: Survey, pack: RulePack): MissingKnowledge[] {
-  return assess(survey, pack)
+export function missingKnowledge(survey: Survey, rules: Rules): MissingKnowledge[] {
+  return assess(survey, rules)
     .questions.filter(({ on, answers }) => (on === 'demand' || on === 'fuse') && answers !== undefined)
     .flatMap((question) => {
-      const outcomes = (question.answers ?? []).map(({ change }) => assess(change(survey), pack));
+      const outcomes = (question.answers ?? []).map(({ change }) => assess(change(survey), rules));
       const headrooms = outcomes.flatMap((outcome) => headroomOf(outcome) ?? []);
       if (headrooms.length < 2) return [];
       const [lowA, highA] = [Math.min(...headrooms), Math.max(...headrooms)];

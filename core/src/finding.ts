@@ -1,5 +1,5 @@
 /** What an assessment has to say, beside its figures. */
-import type { Check } from './survey/words';
+import type { Check } from './survey/words/words';
 import type { FieldOf } from './survey/field-of';
 import type { Standing } from './grounds/verdict-ids';
 import type { Step } from './worked';

@@ -2,7 +2,7 @@
 import type { Assessment } from './assessment';
 import type { Question } from './questions/question';
 import type { Survey } from './survey/survey';
-import type { NodeKind } from './survey/words';
+import type { NodeKind } from './survey/words/words';
 import { nodeOf } from './tree/sets-below';
 import { supplyTree, towardsStreet, type SupplyTree } from './tree/supply-tree';
 

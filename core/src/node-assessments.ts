@@ -1,4 +1,5 @@
-import type { NodeAssessment, PerPhase } from './assessment';
+import type { NodeAssessment } from './node-assessment';
+import type { PerPhase } from './demand/per-phase-figures';
 import type { Connected } from './demand/connected';
 import { SOCKETS_LEFT_OUT, type PhaseDemand } from './demand/maximum-demand';
 import type { MeasuredDemand } from './demand/measured/verdict';
@@ -10,9 +11,9 @@ import { setPointWithin, type ClampLimit } from './management/clamp-limit';
 import { guard, guardedA, heldAtWorst, lostA, managedDemand, type NodeFlow } from './management/managed-demand';
 import { momentsAt, momentWords, type Moment } from './management/moments';
 import { givenOn } from './management/sources';
-import type { RulePack } from './rules/rule-pack';
+import type { Rules } from './rules/rules';
 import type { Survey } from './survey/survey';
-import { NODE_NAMES, type NodeKind, type Phase } from './survey/words';
+import { NODE_NAMES, type NodeKind, type Phase } from './survey/words/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import { hangsFrom, protects, towardsStreet, type SupplyTree, type TreeNode } from './tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, type Figure } from './worked';
@@ -40,7 +41,7 @@ export interface NodeInputs {
   readonly moments: MeasuredDemand['moments'];
   /** The neighbours on a service known to be shared: what they take of it on each line, and what it may carry. */
   readonly beside: Beside | undefined;
-  readonly pack: RulePack;
+  readonly rules: Rules;
 }
 
 export interface Beside {
@@ -157,7 +158,7 @@ export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
       managed: kept,
       lost,
       held: heldMoments,
-      guard: guardOf(leftBeside(inputs.beside, node.id, ratingA), flows, then, heldMoments, inputs.pack),
+      guard: guardOf(leftBeside(inputs.beside, node.id, ratingA), flows, then, heldMoments, inputs.rules),
     };
   });
 }
@@ -218,10 +219,10 @@ function guardOf(
   flows: readonly PhaseFlow[],
   after: PerPhase,
   moments: readonly Moment[],
-  pack: RulePack,
+  rules: Rules,
 ): NonNullable<NodeAssessment['guard']> {
   const unknown = Object.values(after).find(({ value, bound }) => value === null || bound === 'at-least');
-  const bounds = boundsOf(ratingA, flows, pack);
+  const bounds = boundsOf(ratingA, flows, rules);
   const hidden = flows.some(({ clamps }) => clamps.some(({ sourcesA }) => sourcesA === null));
   const verdicts =
     ratingA === null ? [] : flows.map((flow) => ({ phase: flow.phase, ...guard(ratingA, atLeast(flow)) }));
@@ -259,7 +260,7 @@ function atLeast(flow: PhaseFlow): PhaseFlow {
 function boundsOf(
   ratingA: number | null,
   flows: readonly PhaseFlow[],
-  pack: RulePack,
+  rules: Rules,
 ): { mostSetPointA: number | null; mostFailSafeA: number | null } {
   if (ratingA === null) return { mostSetPointA: null, mostFailSafeA: null };
   const carrying = flows.filter(({ limitA }) => limitA > 0);
@@ -267,7 +268,7 @@ function boundsOf(
     .filter(({ unmanagedA }) => exceeds(unmanagedA, ratingA))
     // What another clamp of the controller keeps here the first need not.
     .filter(({ clamps }) => clamps.slice(1).every((clamp) => exceeds(heldAtWorst(clamp) ?? Infinity, ratingA)))
-    .map(({ clamps: [first] }) => setPointWithin(ratingA - (first?.blind.value ?? 0) - (first?.sourcesA ?? 0), pack));
+    .map(({ clamps: [first] }) => setPointWithin(ratingA - (first?.blind.value ?? 0) - (first?.sourcesA ?? 0), rules));
   const failSafes = carrying.map(({ other }) => ratingA - other.value);
   return {
     mostSetPointA: setPoints.length === 0 ? null : Math.min(...setPoints),

@@ -146,7 +146,7 @@ const owed = (survey: Survey, events: JobEvent[], packs = 1): string[] =>
   owedOf({
     survey,
     assessment: assess(survey, gbDefault),
-    pack: gbDefault,
+    rules: gbDefault,
     events,
     checklists: new FirmChecklists(),
     packs,
@@ -180,7 +180,7 @@ describe('what a job owes', () => {
     const found = owedOf({
       survey: claimed,
       assessment: assess(claimed, gbDefault),
-      pack: gbDefault,
+      rules: gbDefault,
       events: [event('commissioned'), event('notice-sent')],
       checklists,
       packs: 1,

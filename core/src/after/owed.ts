@@ -4,9 +4,9 @@ import { nextStep } from '../calendar/next-step';
 import { CHECKLIST_NAMES, checklistOf, tickId, type FirmChecklists } from '../firm/checklists';
 import type { Station } from '../finding';
 import { commissioningSteps } from '../management/commissioning';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { CHECKLISTS } from '../survey/after';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import { isUpgradeOnly } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { allTests } from './tests';
@@ -22,7 +22,7 @@ export interface Owed {
 export interface OwedFacts {
   readonly survey: Survey;
   readonly assessment: Assessment;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly events: readonly JobEvent[];
   readonly checklists: FirmChecklists;
   /** Packs signed so far. */
@@ -30,7 +30,7 @@ export interface OwedFacts {
 }
 
 /** Everything a job still owes, in the order it is done: the operator, the fitting, its tests, what is handed over. */
-export function owedOf({ survey, assessment, pack, events, checklists, packs }: OwedFacts): Owed[] {
+export function owedOf({ survey, assessment, rules, events, checklists, packs }: OwedFacts): Owed[] {
   const days = daysOf(events);
   const owed: Owed[] = [];
   const owe = (id: string, text: string, station: Station): void => {
@@ -55,12 +55,12 @@ export function owedOf({ survey, assessment, pack, events, checklists, packs }: 
   if (days.commissionedOn === undefined)
     owe('not-commissioned', 'The day it was commissioned is not entered.', 'after');
   if (days.noticeSentOn === undefined) owe('notice', 'The notice to the operator was not sent.', 'pack');
-  for (const { name, tests } of allTests(survey, assessment.circuits, pack))
+  for (const { name, tests } of allTests(survey, assessment.circuits, rules))
     for (const { id, title, state } of tests)
       if (state !== 'passes')
         owe(`test-${id}`, `${name}: ${title} ${state === 'fails' ? 'fails' : 'is not judged'}.`, 'after');
   for (const proposal of survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp'))
-    for (const { id, title, state } of commissioningSteps(proposal, survey, pack))
+    for (const { id, title, state } of commissioningSteps(proposal, survey, rules))
       if (state !== 'holds')
         owe(
           `limiter-${id}`,

@@ -1,12 +1,12 @@
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { allTests } from './tests';
 
 /** Tests of a new circuit that fail: what was measured breaks what was worked out. */
-export function testFindings(survey: Survey, circuits: readonly CircuitAssessment[], pack: RulePack): Statement[] {
-  return allTests(survey, circuits, pack).flatMap(({ proposalId, name, tests }) =>
+export function testFindings(survey: Survey, circuits: readonly CircuitAssessment[], rules: Rules): Statement[] {
+  return allTests(survey, circuits, rules).flatMap(({ proposalId, name, tests }) =>
     tests
       .filter(({ state }) => state === 'fails')
       .map(({ id, title, measured, limit }): Statement => ({

@@ -1,11 +1,11 @@
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import { READING_FORMS, readingText } from '../intake/readings';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Reading } from '../survey/reading';
 import type { Survey } from '../survey/survey';
-import type { ReadingKind } from '../survey/words';
+import type { ReadingKind } from '../survey/words/words';
 import { exceeds, written } from '../worked';
 
 /** What is measured of a new circuit once it is fitted, in the order it is measured in. */
@@ -59,10 +59,10 @@ export function judgeTests(
   survey: Survey,
   circuit: CircuitAssessment | undefined,
   proposal: Proposal,
-  pack: RulePack,
+  rules: Rules,
 ): JudgedTest[] {
   const readings = testsOf(survey, proposal);
-  const limits = limitsOf(circuit, readings, pack);
+  const limits = limitsOf(circuit, readings, rules);
   return [
     ...TEST_KINDS.map((kind): JudgedTest => {
       const taken = readings.filter((each) => each.kind === kind && each.value !== undefined);
@@ -109,11 +109,11 @@ function judged({ value = 0, bound = 'exact' }: Reading, { most, least, sureUpTo
 function limitsOf(
   circuit: CircuitAssessment | undefined,
   readings: readonly Reading[],
-  pack: RulePack,
+  rules: Rules,
 ): Readonly<Record<TestKind, Limit>> {
   const loopMost = circuit?.loopLimit.value ?? null;
   const before = circuit?.loopBefore.value ?? null;
-  const hot = pack.circuit.hotFactor.value[circuit?.insulation ?? 'thermosetting-90'];
+  const hot = rules.circuit.hotFactor.value[circuit?.insulation ?? 'thermosetting-90'];
   const r1r2 = exact(readings, 'r1-r2');
   const open = (why: string): Limit => ({ says: 'not known', most: null, least: null, why });
   return {
@@ -122,13 +122,13 @@ function limitsOf(
         ? open('the loop impedance before it, or the largest allowed, is not known')
         : cold(Math.max(0, loopMost - before), 0, hot, 'what the supply leaves of Zs'),
     'r1-rn': r1r2 === null ? open('R1 + R2 is not measured, and nothing else says what it should be') : plausible(r1r2),
-    'insulation-resistance': atLeast(pack.circuit.leastInsulationMOhm.value, 'MΩ'),
+    'insulation-resistance': atLeast(rules.circuit.leastInsulationMOhm.value, 'MΩ'),
     'loop-impedance-circuit':
       loopMost === null
         ? open('the largest loop impedance is not known')
         : cold(loopMost, Math.min(before ?? 0, loopMost), hot, 'for its device'),
-    'prospective-fault-current': faultCurrent(pack),
-    'rcd-time': atMost(pack.circuit.rcdTripMs.value, 'ms at its rated residual current'),
+    'prospective-fault-current': faultCurrent(rules),
+    'rcd-time': atMost(rules.circuit.rcdTripMs.value, 'ms at its rated residual current'),
   };
 }
 
@@ -159,7 +159,7 @@ function plausible(r1r2: number): Limit {
 }
 
 /** What a device breaks by itself is sure; beyond that the board with the fuse before it has to be declared for it. */
-function faultCurrent({ circuit }: RulePack): Limit {
+function faultCurrent({ circuit }: Rules): Limit {
   const [alone, together] = circuit.breakingKA.value;
   return {
     says: `${alone} kA for usual devices, ${together} kA for a board declared for it`,
@@ -189,7 +189,7 @@ function exact(readings: readonly Reading[], kind: ReadingKind): number | null {
 export function allTests(
   survey: Survey,
   circuits: readonly CircuitAssessment[],
-  pack: RulePack,
+  rules: Rules,
 ): { readonly proposalId: string; readonly name: string; readonly tests: readonly JudgedTest[] }[] {
   return survey.proposals.map((proposal) => ({
     proposalId: proposal.id,
@@ -198,7 +198,7 @@ export function allTests(
       survey,
       circuits.find(({ proposalId }) => proposalId === proposal.id),
       proposal,
-      pack,
+      rules,
     ),
   }));
 }

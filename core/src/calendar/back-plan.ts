@@ -1,5 +1,5 @@
 import type { RouteWay } from '../route/route';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { addDays, addWorkingDays, type Day } from './days';
 
 /** One step of the way to the vehicle's arrival: the latest day for it, and the earliest it can still be. */
@@ -43,9 +43,9 @@ export const OWN_DAYS = { toSend: 1, toFit: 2 } as const;
  * Counted back from the vehicle's arrival, and forward from today, so that each step has a latest and an earliest day. Where the
  * operator is asked first its reply, and any visit after it, stand between survey and fitting.
  */
-export function backPlan(facts: PlanFacts, holidays: ReadonlySet<Day>, pack: RulePack): BackPlan {
+export function backPlan(facts: PlanFacts, holidays: ReadonlySet<Day>, rules: Rules): BackPlan {
   const asks = facts.route !== 'fit-then-notify';
-  const reply = pack.replyWorkingDays.value;
+  const reply = rules.replyWorkingDays.value;
   const listed = [
     { id: 'survey' as const, title: 'Survey', doneOn: facts.surveyedOn, takes: working(0) },
     ...(asks

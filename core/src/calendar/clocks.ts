@@ -1,4 +1,4 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { AnswerOfOperator } from './operator-answers';
 import { addDays, addWorkingDays, byDay, type Day } from './days';
 
@@ -48,8 +48,8 @@ export interface Clock {
   readonly doneOn?: Day | undefined;
 }
 
-/** Every clock a job runs, soonest first, those done last. Periods are the rule pack's; holidays the nation's. */
-export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, pack: RulePack): Clock[] {
+/** Every clock a job runs, soonest first, those done last. Periods are the rules’; holidays the nation's. */
+export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, rules: Rules): Clock[] {
   const clocks: Clock[] = [];
   const run = (id: ClockId, fromOn: Day | undefined, dueOn: (from: Day) => Day, doneOn?: Day): void => {
     if (fromOn === undefined) return;
@@ -57,7 +57,7 @@ export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, 
     const state = doneOn !== undefined ? 'done' : clockState(due, today);
     clocks.push({ id, title: CLOCK_TITLES[id], fromOn, dueOn: due, state, doneOn });
   };
-  const { value: replyDays } = pack.replyWorkingDays;
+  const { value: replyDays } = rules.replyWorkingDays;
   run('reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
   // A reply that is late is asked after on the next working day.
   if (days.answeredOn === undefined) run('chase', days.sentOn, (from) => addWorkingDays(from, replyDays + 1, holidays));
@@ -65,9 +65,9 @@ export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, 
   if (days.commissionedOn === undefined && STOPS.includes(days.answer ?? 'accepted'))
     run('answer', days.answeredOn, (from) => addWorkingDays(from, 1, holidays));
   const weeks = (option: 'fuse-upgrade' | 'un-loop') => (from: Day) =>
-    addDays(from, 7 * pack.optionTerms.value[option].waitWeeks[1]);
+    addDays(from, 7 * rules.optionTerms.value[option].waitWeeks[1]);
   run('fuse-visit', days.fuseVisitAskedOn, weeks('fuse-upgrade'), days.fuseVisitedOn);
   run('un-loop', days.unloopAskedOn, weeks('un-loop'), days.unloopedOn);
-  run('notice', days.commissionedOn, (from) => addDays(from, pack.noticeWithinDays.value), days.noticeSentOn);
+  run('notice', days.commissionedOn, (from) => addDays(from, rules.noticeWithinDays.value), days.noticeSentOn);
   return clocks.sort((a, b) => Number(a.state === 'done') - Number(b.state === 'done') || byDay(a.dueOn, b.dueOn));
 }

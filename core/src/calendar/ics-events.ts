@@ -1,5 +1,5 @@
 import type { RouteWay } from '../route/route';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { clocksOf, type Clock, type JobDays } from './clocks';
 import type { Day } from './days';
 
@@ -34,7 +34,7 @@ export function packEntries(
   pack: string,
   job: { readonly id: string; readonly number: number; readonly place: string },
   route: RouteWay,
-  rules: RulePack,
+  rules: Rules,
   days: JobDays,
   today: Day,
   holidays: ReadonlySet<Day>,

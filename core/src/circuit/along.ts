@@ -2,13 +2,13 @@
 import type { Cable } from '../survey/supply';
 import type { TreeNode } from '../tree/supply-tree';
 import { given, sum, type Unit, type Worked } from '../worked';
-import { cableForm, cableRow } from './cable-forms';
+import { cableForm, cableRow } from '../cable/cable-forms';
 import { amperesOf, demandAfter, linesAt, nodeName, type CircuitFacts } from './circuit-facts';
-import { runImpedance } from './fault-loop';
-import { found, notKnown, type Lookup } from './lookup';
+import { runImpedance } from '../cable/fault-loop';
+import { found, notKnown, type Lookup } from '../cable/lookup';
 import { originLoop } from './origin';
-import { protectiveConductor } from './protective-conductor';
-import { singlePhase, threePhase, voltDrop, type CableCurrent } from './volt-drop';
+import { protectiveConductor } from '../cable/protective-conductor';
+import { singlePhase, threePhase, voltDrop, type CableCurrent } from '../cable/volt-drop';
 
 /**
  * Whether a node has a cable that counts: a feeder's always, any other's where it is no tails. Tails stand at the
@@ -49,20 +49,20 @@ export function dropTo(here: TreeNode | null, facts: CircuitFacts): Lookup<Worke
 
 /** Volt drop of a node's own cable for a current, in percent. */
 export function dropOf(here: TreeNode, facts: CircuitFacts, current: CableCurrent): Lookup<Worked> {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const cable = here.node.cable;
   const form = cableForm(rules, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok) return form;
   const row = cableRow(form.value, cable?.sizeMm2);
   if (!row.ok) return row;
   if (cable?.lengthM === undefined) return notKnown('its length is not known');
-  const own = voltDrop(rules, facts.pack.nominalVoltageV.value, form.value, row.value, cable.lengthM, current);
+  const own = voltDrop(rules, facts.rules.nominalVoltageV.value, form.value, row.value, cable.lengthM, current);
   return found({ ...own, label: `Volt drop, ${nodeName(here)}` });
 }
 
 /** Loop impedance from the origin to the far end of a node's cable, in Ω. */
 export function loopTo(here: TreeNode | null, facts: CircuitFacts): Lookup<Worked> {
-  const origin = originLoop(facts.survey, facts.pack);
+  const origin = originLoop(facts.survey, facts.rules);
   if (!origin.ok) return origin;
   const added = along(here, facts, 'Ω', 'R1 + R2 so far', (each) => addedLoop(each, facts));
   if (!added.ok) return added;
@@ -70,7 +70,7 @@ export function loopTo(here: TreeNode | null, facts: CircuitFacts): Lookup<Worke
 }
 
 function addedLoop(here: TreeNode, facts: CircuitFacts): Lookup<Worked> {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const cable: Cable = here.node.cable ?? {};
   const form = cableForm(rules, cable.type, linesAt(here, facts), cable.terminalsFor90);
   if (!form.ok) return form;

@@ -1,5 +1,5 @@
 import type { Statement } from '../finding';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { circuitStart } from './charger-circuit';

@@ -1,6 +1,6 @@
 import type { CableForm, Insulation } from '../rules/circuit-rules';
 import type { Circuit } from '../survey/circuit';
-import { isGeneration, equipmentName } from '../survey/kinds';
+import { isGeneration, equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Cable } from '../survey/supply';
 import { chargerLimitA } from '../management/limiter';
@@ -8,16 +8,16 @@ import { nodeOf } from '../tree/sets-below';
 import type { TreeNode } from '../tree/supply-tree';
 import { given, type Figure, type Worked } from '../worked';
 import { dropTo, loopTo } from './along';
-import { cableForm } from './cable-forms';
-import { assumptionsOf, lengthOf, type Stretch } from './capacity';
+import { cableForm } from '../cable/cable-forms';
+import { assumptionsOf, lengthOf, type Stretch } from '../cable/capacity';
 import { linesAt, type CircuitFacts } from './circuit-facts';
-import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
-import { found, notInTable, notKnown, type Lookup } from './lookup';
+import { largestLoopForDevice, largestLoopForRcd } from '../cable/fault-loop';
+import { found, notInTable, notKnown, type Lookup } from '../cable/lookup';
 import { ownDevice } from './own-device';
-import { rcdsAbove } from './rcds-above';
-import { shownFigure, type Run, type SizeVerdict } from './size';
-import { searchSizes, type SizeSearch } from './size-search';
-import { singlePhase } from './volt-drop';
+import { rcdsAbove } from '../protection/rcds-above';
+import { shownFigure, type Run, type SizeVerdict } from '../cable/size';
+import { searchSizes, type SizeSearch } from '../cable/size-search';
+import { singlePhase } from '../cable/volt-drop';
 
 /** The circuit that carries one piece of new equipment, in every size of its cable. */
 export interface CircuitAssessment {
@@ -90,7 +90,7 @@ export function circuitStart(proposal: Proposal, facts: Pick<CircuitFacts, 'tree
 
 /** The circuit of one piece of new equipment: device, every size of cable, and what the route asks of it. */
 export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitAssessment {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const { circuit, stretches, from } = circuitStart(proposal, facts);
   const designA = designCurrentA(proposal);
   const ratingA = circuit.deviceRatingA ?? rules.deviceRatingsA.value.find((each) => each >= (designA ?? Infinity));
@@ -108,7 +108,7 @@ export function assessCircuit(proposal: Proposal, facts: CircuitFacts): CircuitA
   function runOf(cable: CableForm, amperes: number): Run {
     return {
       rules,
-      nominalV: facts.pack.nominalVoltageV.value,
+      nominalV: facts.rules.nominalVoltageV.value,
       form: cable,
       stretches,
       current: lines === 3 ? { lineA: amperes, neutralA: 0 } : singlePhase(amperes),
@@ -180,7 +180,7 @@ function disconnection(
   from: TreeNode | null,
   facts: CircuitFacts,
 ): { limit: Lookup<Worked>; clearsS: number } {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const { arrangement } = facts.survey.earthing;
   if (arrangement === 'tt' || onIsland(proposal, facts)) {
     const own = proposal.rcd?.place === 'at-board' ? [proposal.rcd.residualMa] : [];
@@ -201,7 +201,7 @@ function disconnection(
   if (ratingA === undefined) return { limit: notInTable('no usual device carries it'), clearsS };
   if (circuit.curve === undefined) return { limit: notKnown('curve of the device not known'), clearsS };
   return {
-    limit: found(largestLoopForDevice(rules, facts.pack.nominalVoltageV.value, circuit.curve, ratingA)),
+    limit: found(largestLoopForDevice(rules, facts.rules.nominalVoltageV.value, circuit.curve, ratingA)),
     clearsS,
   };
 }

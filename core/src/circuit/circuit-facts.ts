@@ -1,14 +1,15 @@
-import type { NodeAssessment, PerPhase } from '../assessment';
-import type { RulePack } from '../rules/rule-pack';
+import type { NodeAssessment } from '../node-assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Phase } from '../survey/words';
+import { NODE_NAMES, type Phase } from '../survey/words/words';
 import { phaseAt, type SupplyTree, type TreeNode } from '../tree/supply-tree';
-import { found, notKnown, type Lookup } from './lookup';
+import { found, notKnown, type Lookup } from '../cable/lookup';
 
 /** Everything circuits and feeders are judged from. */
 export interface CircuitFacts {
   readonly survey: Survey;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly tree: SupplyTree;
   readonly nodes: ReadonlyMap<string, NodeAssessment>;
   readonly phases: readonly Phase[];

@@ -1,5 +1,5 @@
 import type { Statement } from '../finding';
-import { isCharger } from '../survey/kinds';
+import { isCharger } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { exceeds, type Step } from '../worked';
@@ -9,11 +9,11 @@ import { circuitStart } from './charger-circuit';
 import type { CircuitFacts } from './circuit-facts';
 import { dataLinkFindings } from './data-link';
 import { positionFindings } from './position';
-import { flowBackFindings, rcdFindings } from './rcd-choice';
-import { rcdsAbove } from './rcds-above';
-import { LIMIT_NAMES, type Limit, type SizeVerdict } from './size';
-import { limitWords } from './size-search';
-import { surgeFindings } from './surge';
+import { flowBackFindings, rcdFindings } from '../protection/rcd-choice';
+import { rcdsAbove } from '../protection/rcds-above';
+import { LIMIT_NAMES, type Limit, type SizeVerdict } from '../cable/size';
+import { limitWords } from '../cable/size-search';
+import { surgeFindings } from '../protection/surge';
 
 /** Everything there is to say of the circuit of one piece of new equipment. */
 export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment, facts: CircuitFacts): Statement[] {
@@ -22,9 +22,9 @@ export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment,
     ...deviceFindings(assessed),
     ...cableFindings(proposal, assessed, facts),
     ...boardWayFindings(proposal, facts),
-    ...surgeFindings(facts.survey, proposal, facts.pack),
+    ...surgeFindings(facts.survey, proposal, facts.rules),
     ...(isCharger(proposal)
-      ? [...dataLinkFindings(proposal, facts.pack), ...positionFindings(proposal, facts.pack)]
+      ? [...dataLinkFindings(proposal, facts.rules), ...positionFindings(proposal, facts.rules)]
       : []),
   ];
 }
@@ -107,7 +107,7 @@ function failure(
   facts: CircuitFacts,
   proposal: Proposal,
 ): Statement {
-  const percent = facts.pack.circuit.largestDropPercent.value;
+  const percent = facts.rules.circuit.largestDropPercent.value;
   const number = (value: number | null): string => (value === null ? '?' : value.toFixed(2));
   const says: Readonly<Record<Limit, string>> = {
     capacity: `carries ${number(recorded.capacity.value)} A as it is laid, behind a device of ${device.ratingA ?? '?'} A, for ${number(designA)} A drawn`,

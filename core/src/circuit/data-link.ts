@@ -1,12 +1,12 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
-import { lengthOf } from './capacity';
+import { lengthOf } from '../cable/capacity';
 
 /** Whether wireless would do at the place of the equipment: good, worth a trial, or not to be relied on. */
-export function signalVerdict(signalDbm: number, pack: RulePack): 'good' | 'to-try' | 'poor' {
-  const [good, least] = pack.circuit.signalDbm.value;
+export function signalVerdict(signalDbm: number, rules: Rules): 'good' | 'to-try' | 'poor' {
+  const [good, least] = rules.circuit.signalDbm.value;
   return signalDbm >= good ? 'good' : signalDbm >= least ? 'to-try' : 'poor';
 }
 
@@ -17,12 +17,12 @@ export function wirelessUses({ limiter, dataLink }: Proposal): ('clamp' | 'netwo
 }
 
 /** A signal too weak for what relies on it; a clamp the charger cannot hear is no limiter. */
-export function dataLinkFindings(proposal: Proposal, pack: RulePack): Statement[] {
+export function dataLinkFindings(proposal: Proposal, rules: Rules): Statement[] {
   const { id: subjectId, dataLink, circuit } = proposal;
   const uses = wirelessUses(proposal);
   const { signalDbm } = dataLink ?? {};
   if (uses.length === 0 || signalDbm === undefined) return [];
-  const verdict = signalVerdict(signalDbm, pack);
+  const verdict = signalVerdict(signalDbm, rules);
   if (verdict === 'good') return [];
   const poor = verdict === 'poor';
   const route = lengthOf(circuit?.segments ?? []);
@@ -38,7 +38,7 @@ export function dataLinkFindings(proposal: Proposal, pack: RulePack): Statement[
       remedy: poor
         ? `A data cable in the same route${route.ok ? `, ${route.value} m` : ''}.`
         : 'Leave it running for a day before relying on it, or run a data cable in the same route.',
-      source: pack.circuit.signalDbm.source,
+      source: rules.circuit.signalDbm.source,
       field: 'proposals.dataLink.signalDbm',
     },
   ];

@@ -1,11 +1,11 @@
 import { highestReading } from '../intake/readings';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { given, type Worked } from '../worked';
-import { found, notKnown, type Lookup } from './lookup';
+import { found, notKnown, type Lookup } from '../cable/lookup';
 
 /** The earth path outside the installation, in Ω: what was read, or the most an operator declares until it is read. */
-export function originLoop(survey: Survey, pack: RulePack): Lookup<Worked> {
+export function originLoop(survey: Survey, rules: Rules): Lookup<Worked> {
   const { arrangement } = survey.earthing;
   if (arrangement === undefined || arrangement === 'unknown') return notKnown('the earthing arrangement is not known');
   const zeOhm = highestZe(survey);
@@ -16,7 +16,7 @@ export function originLoop(survey: Survey, pack: RulePack): Lookup<Worked> {
       : found(given('Electrode resistance', electrodeOhm, 'Ω'));
   }
   if (zeOhm !== undefined) return found(given('Ze, highest reading', zeOhm, 'Ω'));
-  const declaredOhm = pack.earthing.largestZeOhm.value[arrangement];
+  const declaredOhm = rules.earthing.largestZeOhm.value[arrangement];
   return found(given('Ze, largest an operator declares', declaredOhm, 'Ω'));
 }
 

@@ -1,15 +1,15 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Position } from '../survey/circuit';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { exceeds, written } from '../worked';
 
 /** Whether the place of the equipment will do: height, reach, what is in the way, what is behind the wall. */
-export function positionFindings(proposal: Proposal, pack: RulePack): Statement[] {
+export function positionFindings(proposal: Proposal, rules: Rules): Statement[] {
   const { id, position = {} } = proposal;
   const label = equipmentName(proposal);
-  const { value: band, source } = pack.circuit.heightBandM;
+  const { value: band, source } = rules.circuit.heightBandM;
   const about = { station: 'circuit', subjectId: id, ownUse: true } as const;
   const { heightM, reachable, obstructs, toInletM, leadM, otherSideLooked } = position;
   const found: Statement[] = [];

@@ -2,8 +2,8 @@ import { connectedLoad, supplyPhases } from '../demand/connected';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
 import { exceeds } from '../worked';
-import { cableForm, cableRow } from './cable-forms';
-import { stretchCapacity } from './capacity';
+import { cableForm, cableRow } from '../cable/cable-forms';
+import { stretchCapacity } from '../cable/capacity';
 import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
 import type { TreeNode } from '../tree/supply-tree';
 import { partsShown, shown } from '../rules/rounding';
@@ -51,9 +51,9 @@ function alikeDevice(a: SupplyNode, b: SupplyNode): number | null {
 }
 
 /** What is connected to a circuit, undiversified; null where nothing, or something without a size, is recorded on it. */
-function connectedA({ node }: TreeNode, { survey, pack }: CircuitFacts): number | null {
+function connectedA({ node }: TreeNode, { survey, rules }: CircuitFacts): number | null {
   const phases = supplyPhases(survey.supply.phases);
-  const loads = onNode(survey, node.id).map((load) => connectedLoad(load, phases, pack));
+  const loads = onNode(survey, node.id).map((load) => connectedLoad(load, phases, rules));
   if (loads.length === 0 || onEquipment(survey, node.id)) return null;
   let total = 0;
   for (const { currentA, count } of loads) {
@@ -73,10 +73,10 @@ function onEquipment({ proposals }: Survey, id: string): boolean {
 
 function carries(here: TreeNode, deviceA: number, facts: CircuitFacts): boolean {
   const { cable } = here.node;
-  const form = cableForm(facts.pack.circuit, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
+  const form = cableForm(facts.rules.circuit, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok || !cable) return false;
   const row = cableRow(form.value, cable.sizeMm2);
   if (!row.ok) return false;
-  const capacity = stretchCapacity(facts.pack.circuit, form.value, row.value, cable);
+  const capacity = stretchCapacity(facts.rules.circuit, form.value, row.value, cable);
   return capacity.ok && !exceeds(deviceA, capacity.value.value);
 }

@@ -1,4 +1,4 @@
-import type { Allowance } from '../rules/rule-pack';
+import type { Allowance } from '../rules/rules';
 import { written, type StepWords } from '../worked';
 
 /** So many alike of one current on one phase. */

@@ -1,4 +1,4 @@
-import { LOAD_CLASSES } from '../survey/words';
+import { LOAD_CLASSES } from '../survey/words/words';
 import { applianceLoad, APPLIANCES, findAppliances } from './appliances';
 import { readPasted } from './paste';
 

@@ -1,5 +1,5 @@
 import type { Load } from '../survey/load';
-import type { LoadClass } from '../survey/words';
+import type { LoadClass } from '../survey/words/words';
 
 /** A common appliance: generic, with its usual power. The plate of the one at hand always goes before it. */
 export interface Appliance {

@@ -1,6 +1,6 @@
-import type { RulePack } from '../rules/rule-pack';
-import type { ListBasis, LoadClass, Phase, Premises } from '../survey/words';
-import { LOAD_CLASSES } from '../survey/words';
+import type { Rules } from '../rules/rules';
+import type { ListBasis, LoadClass, Phase, Premises } from '../survey/words/words';
+import { LOAD_CLASSES } from '../survey/words/words';
 import { figure, reckon, written, type Figure } from '../worked';
 import { allowedCurrent } from './allowance';
 import type { Connected } from './connected';
@@ -22,11 +22,11 @@ export function compareBases(
   loads: readonly Connected[],
   phase: Phase,
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
 ): readonly ClassShare[] {
   const [circuits, appliances] = [
-    shares(loads, 'circuits', phase, premises, pack),
-    shares(loads, 'appliances', phase, premises, pack),
+    shares(loads, 'circuits', phase, premises, rules),
+    shares(loads, 'appliances', phase, premises, rules),
   ];
   return LOAD_CLASSES.flatMap((kind) => {
     const [circuitsA, appliancesA] = [circuits.get(kind) ?? 0, appliances.get(kind) ?? 0];
@@ -40,9 +40,9 @@ function shares(
   basis: ListBasis,
   phase: Phase,
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
 ): Map<LoadClass, number> {
-  const table = pack.allowances.value[premises];
+  const table = rules.allowances.value[premises];
   const running = runningOn(inBasis(loads, basis), phase, table);
   const made = new Map<LoadClass, number>();
   for (const kind of LOAD_CLASSES) {
@@ -61,10 +61,10 @@ export function everythingOn(
   loads: readonly Connected[],
   phase: Phase,
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
   seen: number | undefined,
 ): Figure {
-  const table = pack.allowances.value[premises];
+  const table = rules.allowances.value[premises];
   const here = loads.filter(({ phases }) => phases.includes(phase));
   const drawn = (basis: ListBasis): number =>
     inBasis(here, basis).reduce((total, { class: kind, currentA, count, controlSockets }) => {
@@ -103,11 +103,11 @@ export function emptiestPhase(
   loads: readonly Connected[],
   phases: readonly Phase[],
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
 ): Phase | undefined {
   let best: { phase: Phase; amperes: number } | undefined;
   for (const phase of phases) {
-    const amperes = demandOnPhase(loads, phase, premises, pack).worked.value;
+    const amperes = demandOnPhase(loads, phase, premises, rules).worked.value;
     if (!best || amperes < best.amperes - 1e-9) best = { phase, amperes };
   }
   return phases.length > 1 ? best?.phase : undefined;

@@ -1,8 +1,8 @@
-import { equipmentName, type ProposalKind } from '../survey/kinds';
+import { equipmentName, type ProposalKind } from '../survey/words/kinds';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
-import type { LoadClass, LoadPhase, Phase, Season } from '../survey/words';
-import type { RulePack } from '../rules/rule-pack';
+import type { LoadClass, LoadPhase, Phase, Season } from '../survey/words/words';
+import type { Rules } from '../rules/rules';
 import { given, reckon, sum, written, type Step, type Worked } from '../worked';
 
 /** A load reduced to what the allowances need: its class and the current of one of it, per phase it is on. */
@@ -44,8 +44,8 @@ function loadPhases(load: { readonly phase?: LoadPhase }, supply: readonly Phase
 }
 
 /** A survey's load as connected current, per phase. Source: W ÷ power factor ÷ volts. */
-export function connectedLoad(load: Load, supply: readonly Phase[], pack: RulePack): Connected {
-  const own = ownCurrent(load, supply, pack);
+export function connectedLoad(load: Load, supply: readonly Phase[], rules: Rules): Connected {
+  const own = ownCurrent(load, supply, rules);
   return {
     id: load.id,
     label: load.label ?? load.class,
@@ -72,14 +72,14 @@ function severalStep({ label, value, unit }: Worked, count: number): Step[] {
 }
 
 /** The current of one, per phase it is on; null when nobody has said how big it is. */
-function ownCurrent(load: Load, supply: readonly Phase[], pack: RulePack): Worked | null {
-  const volts = pack.nominalVoltageV.value;
+function ownCurrent(load: Load, supply: readonly Phase[], rules: Rules): Worked | null {
+  const volts = rules.nominalVoltageV.value;
   const label = load.label ?? load.class;
   const shares = load.phase === 'all' && supply.length === 3 ? 3 : 1;
   const running = runningCurrent(load, label, volts, shares);
   if (running === null) return null;
   if (load.class === 'lighting' && load.fixedLed !== true) {
-    const { value: pointW, source } = pack.filamentPointW;
+    const { value: pointW, source } = rules.filamentPointW;
     // A point is on one line: of points spread over three, each line has a third.
     const leastA = pointW / volts / shares;
     if (running.value >= leastA) return running;

@@ -1,7 +1,7 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
-import type { Basis, ListBasis, Phase } from '../survey/words';
+import type { Basis, ListBasis, Phase } from '../survey/words/words';
 import { exceeds, sum, type Worked } from '../worked';
 import type { Connected } from './connected';
 import { basisGap, type PhaseDemand } from './maximum-demand';
@@ -37,10 +37,10 @@ export function declaredDemand(
   measured: MeasuredDemand,
   reckon: Reckon,
   listed: (basis: ListBasis) => readonly Connected[],
-  pack: RulePack,
+  rules: Rules,
 ): Declared {
-  const basis = usableBasis(survey, connected, measured, pack);
-  const lists = basis === 'measurement' ? pack.defaultBasis : basis;
+  const basis = usableBasis(survey, connected, measured, rules);
+  const lists = basis === 'measurement' ? rules.defaultBasis : basis;
   const whole: Partial<Record<Phase, WholeDemand>> = {};
   const findings: Statement[] = [];
   for (const { phase, worked } of reckon(listed(lists))) {
@@ -69,12 +69,12 @@ export function declaredDemand(
   return { basis, lists, whole, findings };
 }
 
-function usableBasis(survey: Survey, connected: readonly Connected[], measured: MeasuredDemand, pack: RulePack): Basis {
+function usableBasis(survey: Survey, connected: readonly Connected[], measured: MeasuredDemand, rules: Rules): Basis {
   const { basis, reason } = survey.declaration;
-  if (basis === undefined || basis === 'circuits') return basis ?? pack.defaultBasis;
-  if (!reason?.trim()) return pack.defaultBasis;
-  if (basis === 'measurement') return measured.gap === undefined ? basis : pack.defaultBasis;
-  return basisGap(connected, basis) === undefined ? basis : pack.defaultBasis;
+  if (basis === undefined || basis === 'circuits') return basis ?? rules.defaultBasis;
+  if (!reason?.trim()) return rules.defaultBasis;
+  if (basis === 'measurement') return measured.gap === undefined ? basis : rules.defaultBasis;
+  return basisGap(connected, basis) === undefined ? basis : rules.defaultBasis;
 }
 
 /**

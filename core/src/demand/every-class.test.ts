@@ -1,5 +1,5 @@
 import { gbDefault } from '../rules/gb-default';
-import { LOAD_CLASSES, PREMISES, type LoadClass, type Premises } from '../survey/words';
+import { LOAD_CLASSES, PREMISES, type LoadClass, type Premises } from '../survey/words/words';
 import { allowedCurrent, type Drawn } from './allowance';
 
 /** Four loads alike in nothing but their class, 20, 10, 8 and 4 A: 42 A connected, one control socket, the 4 A elsewhere. */

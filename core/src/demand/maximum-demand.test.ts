@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { gbDefault } from '../rules/gb-default';
-import { LOAD_CLASSES, PREMISES, type LoadPhase } from '../survey/words';
+import { LOAD_CLASSES, PREMISES, type LoadPhase } from '../survey/words/words';
 import type { Load } from '../survey/load';
 import { connectedLoad, supplyPhases } from './connected';
 import { demandOnPhase, inBasis } from './maximum-demand';

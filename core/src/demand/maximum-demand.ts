@@ -1,5 +1,5 @@
-import type { Allowance, RulePack } from '../rules/rule-pack';
-import { LOAD_CLASSES, type ListBasis, type LoadClass, type Phase, type Premises } from '../survey/words';
+import type { Allowance, Rules } from '../rules/rules';
+import { LOAD_CLASSES, type ListBasis, type LoadClass, type Phase, type Premises } from '../survey/words/words';
 import { figure, reckon, sum, unknownFigure, type Figure, type Step, type StepWords, type Worked } from '../worked';
 import { allowanceWords, allowedCurrent, allowedOf, needsOnlyTally, Tally } from './allowance';
 import type { Connected } from './connected';
@@ -51,13 +51,13 @@ export function demandOnPhase(
   loads: readonly Connected[],
   phase: Phase,
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
 ): PhaseDemand {
-  const table = pack.allowances.value[premises];
+  const table = rules.allowances.value[premises];
   // Without interlocks every load runs and no list of the running ones is needed until somebody asks for the working.
   const running = isLocked(loads) ? runningOn(loads, phase, table) : loads;
   const label = 'Maximum demand';
-  const steps = (): readonly Step[] => sum(label, 'A', partsByClass(sizedOn(running, phase), table, pack)).steps();
+  const steps = (): readonly Step[] => sum(label, 'A', partsByClass(sizedOn(running, phase), table, rules)).steps();
   const complete = loads.every(({ currentA, phases }) => currentA !== null || !phases.includes(phase));
   return { phase, worked: { label, value: totalOn(running, phase, table), unit: 'A', steps }, complete };
 }
@@ -115,11 +115,11 @@ function sizedOn(loads: readonly Connected[], phase: Phase): Sized[] {
 }
 
 /** The same demand class by class, each with its working. */
-function partsByClass(running: readonly Sized[], table: AllowanceTable, pack: RulePack): Worked[] {
+function partsByClass(running: readonly Sized[], table: AllowanceTable, rules: Rules): Worked[] {
   return LOAD_CLASSES.flatMap((kind) => {
     const members = running.filter((load) => load.class === kind);
     if (members.length === 0) return [];
-    const words = (): StepWords => ({ ...allowanceWords(table[kind], members), source: pack.allowances.source });
+    const words = (): StepWords => ({ ...allowanceWords(table[kind], members), source: rules.allowances.source });
     return [reckon(CLASS_NAMES[kind], allowedCurrent(table[kind], members), 'A', words, members)];
   });
 }
@@ -139,9 +139,9 @@ export function demandPerPhase(
   loads: readonly Connected[],
   phases: readonly Phase[],
   premises: Premises,
-  pack: RulePack,
+  rules: Rules,
 ): PhaseDemand[] {
-  return phases.map((phase) => demandOnPhase(loads, phase, premises, pack));
+  return phases.map((phase) => demandOnPhase(loads, phase, premises, rules));
 }
 
 /** Why a basis cannot give a figure, or undefined when it can. */

@@ -1,6 +1,6 @@
 import type { Load } from '../survey/load';
 import { typedNumber } from '../survey/typed-number';
-import type { LoadClass } from '../survey/words';
+import type { LoadClass } from '../survey/words/words';
 import { findAppliances } from './appliances';
 
 /** What is not sure of a line, as a question; the line is taken once it is answered. */

@@ -1,6 +1,6 @@
-import type { PerPhase } from '../assessment';
-import type { RulePack } from '../rules/rule-pack';
-import type { Phase } from '../survey/words';
+import type { PerPhase } from './per-phase-figures';
+import type { Rules } from '../rules/rules';
+import type { Phase } from '../survey/words/words';
 import {
   atLeast,
   difference,
@@ -62,17 +62,12 @@ function headroom(rating: Figure, demand: Figure): Figure {
  * Demand on every phase together as kVA at the nominal voltage. What is on one line of three, and nobody has said which, counts on each line
  * but once in the total: on whichever line makes that greatest. `oneLine` is each line's demand without such loads, where there are any.
  */
-export function apparentPower(
-  label: string,
-  demand: PerPhase,
-  pack: RulePack,
-  oneLine?: readonly PhaseDemand[],
-): Figure {
+export function apparentPower(label: string, demand: PerPhase, rules: Rules, oneLine?: readonly PhaseDemand[]): Figure {
   const found = Object.values(demand);
   const known = found.flatMap(({ value }) => (value === null ? [] : [value]));
   if (known.length < found.length || known.length === 0)
     return unknownFigure(label, 'kVA', found.find(({ value }) => value === null)?.why ?? 'Not known yet.');
-  const volts = pack.nominalVoltageV.value;
+  const volts = rules.nominalVoltageV.value;
   const terms = oneLine ? onWorstLine(known, oneLine) : known;
   const kva = (terms.reduce((total, value) => total + value, 0) * volts) / 1000;
   const partial = found.find(({ bound }) => bound === 'at-least');
@@ -80,7 +75,7 @@ export function apparentPower(
     reckon(label, kva, 'kVA', () => ({
       expression: `amperes on each phase × V ÷ 1000${oneLine ? ', loads on no named line counted once' : ''}`,
       substituted: `${terms.length > 1 ? `(${terms.map(written).join(' + ')})` : terms.map(written).join('')} × ${volts} ÷ 1000 = ${written(kva)} kVA`,
-      source: pack.nominalVoltageV.source,
+      source: rules.nominalVoltageV.source,
     })),
     partial ? 'at-least' : 'exact',
     partial?.why,

@@ -1,7 +1,7 @@
-import type { NodeAssessment } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
 import type { Statement } from '../finding';
 import type { Survey } from '../survey/survey';
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
 import { clampReadings } from './measured/seen';

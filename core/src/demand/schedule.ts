@@ -2,7 +2,7 @@ import type { Load } from '../survey/load';
 import { decimal } from '../decimal';
 import type { SupplyNode } from '../survey/supply';
 import type { Survey } from '../survey/survey';
-import { LOAD_CLASSES, NODE_NAMES, PHASES, SEASONS, type LoadClass } from '../survey/words';
+import { LOAD_CLASSES, NODE_NAMES, PHASES, SEASONS, type LoadClass } from '../survey/words/words';
 import { CLASS_NAMES } from './maximum-demand';
 
 /** The columns of a board schedule as we write it; read back by their names, in any order. */

@@ -1,8 +1,8 @@
-import type { PerPhase } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { RulePack } from '../rules/rule-pack';
-import { isCharger } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { isCharger } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import type { SupplyTree } from '../tree/supply-tree';
 import { arrangementFindings } from './arrangement';
@@ -31,35 +31,35 @@ export interface EarthingFacts {
   readonly survey: Survey;
   readonly tree: SupplyTree;
   readonly fuse: FuseRating;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   /** Maximum demand after the work, chargers free to draw their limits. */
   readonly after: PerPhase;
 }
 
-export function assessEarthing({ survey, tree, fuse, pack, after }: EarthingFacts): EarthingAssessment {
+export function assessEarthing({ survey, tree, fuse, rules, after }: EarthingFacts): EarthingAssessment {
   return {
     recognition: recognise(survey.earthing),
-    conductor: assessEarthingConductor(survey, tree, fuse, pack),
-    bonding: assessBonding(survey, tree, fuse, pack),
+    conductor: assessEarthingConductor(survey, tree, fuse, rules),
+    bonding: assessBonding(survey, tree, fuse, rules),
     rcdCover: rcdCover(survey, tree),
-    openPen: survey.proposals.filter(isCharger).map((proposal) => assessOpenPen(survey, proposal, after, pack)),
+    openPen: survey.proposals.filter(isCharger).map((proposal) => assessOpenPen(survey, proposal, after, rules)),
   };
 }
 
 /** What is wrong with the earth; findings about no node of their own concern where the supply comes in. */
 export function earthingFindings(facts: EarthingFacts, assessed: EarthingAssessment): Statement[] {
-  const { survey, tree, pack } = facts;
+  const { survey, tree, rules } = facts;
   const originId = earthOrigin(tree);
   return [
     ...arrangementFindings(survey),
     // Everything else follows from the arrangement, and is not asked before it is known.
     ...(isArrangementKnown(survey)
       ? [
-          ...earthReadingFindings(survey, pack),
+          ...earthReadingFindings(survey, rules),
           ...earthingConductorFindings(assessed.conductor),
           ...bondingFindings(survey, assessed.bonding),
-          ...rcdCoverFindings(survey, tree, pack),
-          ...openPenFindings(survey, assessed.openPen, pack),
+          ...rcdCoverFindings(survey, tree, rules),
+          ...openPenFindings(survey, assessed.openPen, rules),
         ]
       : []),
   ].map((finding) =>

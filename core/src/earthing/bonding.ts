@@ -1,8 +1,8 @@
 import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { BondedService } from '../survey/earthing';
-import { BONDED_PART_NAMES, type BondedPart } from '../survey/earthing-words';
+import { BONDED_PART_NAMES, type BondedPart } from '../survey/words/earthing-words';
 import type { Survey } from '../survey/survey';
 import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds, figure, reckon, unknownFigure, written, type Figure, type Worked } from '../worked';
@@ -34,25 +34,25 @@ export interface BondingAssessment {
  * Main protective bonding conductor, copper, in mm²: on PME by the supply neutral’s copper-equivalent size, otherwise
  * half the earthing conductor within two bounds. Source: BS 7671 544.1.1, table 54.8.
  */
-export function bondingSize(survey: Survey, tree: SupplyTree, fuse: FuseRating, pack: RulePack): BondingSize {
+export function bondingSize(survey: Survey, tree: SupplyTree, fuse: FuseRating, rules: Rules): BondingSize {
   const { arrangement, supplyNeutralMm2 } = survey.earthing;
   if (arrangement === undefined || arrangement === 'unknown')
     return { worked: undefined, why: 'The earthing arrangement is not known.', taken: false };
   if (arrangement === 'tn-c-s') {
-    const { usualNeutral } = pack.earthing;
+    const { usualNeutral } = rules.earthing;
     const usual = fuse.established && fuse.ratingA <= usualNeutral.value.upToFuseA ? usualNeutral.value.mm2 : undefined;
     const neutralMm2 = supplyNeutralMm2 ?? usual;
     if (neutralMm2 === undefined)
       return { worked: undefined, why: 'Neither the supply neutral nor the fuse is known.', taken: false };
-    return { worked: pmeBonding(neutralMm2, pack), why: '', taken: supplyNeutralMm2 === undefined };
+    return { worked: pmeBonding(neutralMm2, rules), why: '', taken: supplyNeutralMm2 === undefined };
   }
   const tailsMm2 = tailsSize(tree);
   if (tailsMm2 === undefined) return { worked: undefined, why: 'The size of the tails is not known.', taken: false };
-  return { worked: otherBonding(earthingConductorSize(tailsMm2, pack), pack), why: '', taken: false };
+  return { worked: otherBonding(earthingConductorSize(tailsMm2, rules), rules), why: '', taken: false };
 }
 
 /** Bonding on PME for a supply neutral of a copper-equivalent size, in mm². */
-export function pmeBonding(neutralMm2: number, { earthing }: RulePack): Worked {
+export function pmeBonding(neutralMm2: number, { earthing }: Rules): Worked {
   const step = earthing.pmeBonding.value.find(({ neutralUpToMm2 }) => neutralMm2 <= neutralUpToMm2);
   const value = step?.sizeMm2 ?? earthing.pmeBondingAboveMm2.value;
   return reckon('Least main bonding conductor', value, 'mm²', () => ({
@@ -63,7 +63,7 @@ export function pmeBonding(neutralMm2: number, { earthing }: RulePack): Worked {
 }
 
 /** Bonding on TN-S and TT: half the earthing conductor, from the table’s next size up, within its bounds. */
-export function otherBonding(conductor: Worked, { earthing }: RulePack): Worked {
+export function otherBonding(conductor: Worked, { earthing }: Rules): Worked {
   const { share, leastMm2, mostMm2 } = earthing.otherBonding.value;
   const half = conductor.value * share;
   const bounded = Math.min(mostMm2, Math.max(leastMm2, half));
@@ -82,8 +82,8 @@ export function otherBonding(conductor: Worked, { earthing }: RulePack): Worked 
 }
 
 /** Each service named, and whether its bonding is as it should be. */
-export function assessBonding(survey: Survey, tree: SupplyTree, fuse: FuseRating, pack: RulePack): BondingAssessment {
-  const size = bondingSize(survey, tree, fuse, pack);
+export function assessBonding(survey: Survey, tree: SupplyTree, fuse: FuseRating, rules: Rules): BondingAssessment {
+  const size = bondingSize(survey, tree, fuse, rules);
   return {
     least: size.worked
       ? figure(
@@ -92,12 +92,12 @@ export function assessBonding(survey: Survey, tree: SupplyTree, fuse: FuseRating
           size.taken ? 'The supply neutral is taken as one usual behind such a fuse.' : undefined,
         )
       : unknownFigure('Least main bonding conductor', 'mm²', size.why),
-    services: (survey.earthing.services ?? []).map((service) => verdictOf(service, size.worked?.value, pack)),
+    services: (survey.earthing.services ?? []).map((service) => verdictOf(service, size.worked?.value, rules)),
   };
 }
 
-function verdictOf(service: BondedService, leastMm2: number | undefined, pack: RulePack): ServiceVerdict {
-  const { need, why } = needOf(service, pack);
+function verdictOf(service: BondedService, leastMm2: number | undefined, rules: Rules): ServiceVerdict {
+  const { need, why } = needOf(service, rules);
   const about = { id: service.id, name: BONDED_PART_NAMES[service.id], need, why };
   if (need === 'not-needed') return { ...about, state: 'holds' };
   if (service.bonded === 'no') return { ...about, state: need === 'needed' ? 'fails' : 'not-known' };
@@ -109,7 +109,7 @@ function verdictOf(service: BondedService, leastMm2: number | undefined, pack: R
 /** Whether a service can bring in a potential: by what it is made of where it enters, unless it was measured. */
 export function needOf(
   { incoming, resistanceKOhm }: BondedService,
-  { earthing }: RulePack,
+  { earthing }: Rules,
 ): Pick<ServiceVerdict, 'need' | 'why'> {
   const { value: limit } = earthing.extraneousUpToKOhm;
   if (incoming === 'not-there') return { need: 'not-needed', why: 'there is none' };

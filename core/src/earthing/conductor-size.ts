@@ -1,4 +1,4 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { protectiveAbove, type SupplyTree } from '../tree/supply-tree';
 import { reckon, written, type Worked } from '../worked';
 
@@ -12,7 +12,7 @@ export function tailsSize({ nodes, device }: SupplyTree): number | undefined {
 }
 
 /** Least copper earthing conductor for tails of a size, in mm². Source: BS 7671 table 54.7. */
-export function earthingConductorSize(tailsMm2: number, { earthing }: RulePack): Worked {
+export function earthingConductorSize(tailsMm2: number, { earthing }: Rules): Worked {
   const [same, flat] = earthing.conductorStepsMm2.value;
   const value = tailsMm2 <= same ? tailsMm2 : tailsMm2 <= flat ? same : tailsMm2 / 2;
   return reckon('Earthing conductor by the table', value, 'mm²', () => ({

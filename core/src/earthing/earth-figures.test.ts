@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { adiabaticSize } from '../circuit/adiabatic';
-import { largestLoopForRcd } from '../circuit/fault-loop';
+import { adiabaticSize } from '../cable/adiabatic';
+import { largestLoopForRcd } from '../cable/fault-loop';
 import { gbDefault } from '../rules/gb-default';
 import { given } from '../worked';
 import { otherBonding, pmeBonding } from './bonding';

@@ -1,15 +1,15 @@
 import type { Statement } from '../finding';
 import { highestElectrode, highestZe } from '../circuit/origin';
-import { largestLoopForRcd } from '../circuit/fault-loop';
-import type { RulePack } from '../rules/rule-pack';
+import { largestLoopForRcd } from '../cable/fault-loop';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
-import type { ReadingKind } from '../survey/words';
+import type { ReadingKind } from '../survey/words/words';
 import { exceeds, written, type Step } from '../worked';
 import { ARRANGEMENT_NAMES } from './arrangement-names';
 
 /** What readings of the earth are wrong by. */
-export function earthReadingFindings(survey: Survey, pack: RulePack): Statement[] {
-  return [aboveDeclared(survey, pack), electrode(survey, pack)].flatMap((each) => each ?? []);
+export function earthReadingFindings(survey: Survey, rules: Rules): Statement[] {
+  return [aboveDeclared(survey, rules), electrode(survey, rules)].flatMap((each) => each ?? []);
 }
 
 /** A reading that was not taken, or that does not go with another: to be taken, or taken again. */
@@ -19,7 +19,7 @@ export interface ReadingDoubt {
   readonly working?: readonly Step[];
 }
 
-type Judge = (survey: Survey, pack: RulePack) => ReadingDoubt | null;
+type Judge = (survey: Survey, rules: Rules) => ReadingDoubt | null;
 
 function valuesOf(survey: Survey, kind: ReadingKind): number[] {
   return survey.readings.flatMap((each) => (each.kind === kind && each.value !== undefined ? [each.value] : []));
@@ -42,11 +42,11 @@ export const zeNotTaken: Judge = (survey) =>
       }
     : null;
 
-function aboveDeclared(survey: Survey, pack: RulePack): Statement | null {
+function aboveDeclared(survey: Survey, rules: Rules): Statement | null {
   const { arrangement } = survey.earthing;
   const zeOhm = highestZe(survey);
   if (arrangement !== 'tn-c-s' && arrangement !== 'tn-s') return null;
-  const { value, source } = pack.earthing.largestZeOhm;
+  const { value, source } = rules.earthing.largestZeOhm;
   const limit = value[arrangement];
   if (zeOhm === undefined || !exceeds(zeOhm, limit, 'Ω')) return null;
   return {
@@ -62,9 +62,9 @@ function aboveDeclared(survey: Survey, pack: RulePack): Statement | null {
 }
 
 /** A loop too low for an electrode alone. */
-export const tooLowForTt: Judge = (survey, pack) => {
+export const tooLowForTt: Judge = (survey, rules) => {
   const zeOhm = highestZe(survey);
-  const declared = pack.earthing.largestZeOhm.value['tn-s'];
+  const declared = rules.earthing.largestZeOhm.value['tn-s'];
   if (survey.earthing.arrangement !== 'tt' || zeOhm === undefined || exceeds(zeOhm, declared, 'Ω')) return null;
   return {
     title: `A loop of ${zeOhm} Ω is very low for TT.`,
@@ -72,13 +72,13 @@ export const tooLowForTt: Judge = (survey, pack) => {
   };
 };
 
-function electrode(survey: Survey, pack: RulePack): Statement | null {
+function electrode(survey: Survey, rules: Rules): Statement | null {
   if (survey.earthing.arrangement !== 'tt') return null;
   const electrodeOhm = highestElectrode(survey) ?? highestZe(survey);
-  const { value: unstable, source } = pack.earthing.unstableElectrodeOhm;
+  const { value: unstable, source } = rules.earthing.unstableElectrodeOhm;
   if (electrodeOhm === undefined) return null;
   const residual = survey.supply.nodes.flatMap(({ residualMa }) => residualMa ?? []);
-  const limit = residual.length > 0 ? largestLoopForRcd(pack.circuit, Math.max(...residual)) : undefined;
+  const limit = residual.length > 0 ? largestLoopForRcd(rules.circuit, Math.max(...residual)) : undefined;
   if (limit && exceeds(electrodeOhm, limit.value, 'Ω'))
     return {
       id: 'electrode-above-rcd-limit',
@@ -87,7 +87,7 @@ function electrode(survey: Survey, pack: RulePack): Statement | null {
       station: 'earthing',
       title: `An electrode of ${electrodeOhm} Ω is above ${written(limit.value)} Ω, the most the least sensitive RCD here allows.`,
       remedy: 'A better electrode, or a more sensitive RCD.',
-      source: pack.circuit.touchLimitV.source,
+      source: rules.circuit.touchLimitV.source,
       working: limit.steps(),
     };
   if (!exceeds(electrodeOhm, unstable, 'Ω')) return null;
@@ -103,10 +103,10 @@ function electrode(survey: Survey, pack: RulePack): Statement | null {
 }
 
 /** Two readings of one loop that lie far apart: one of them is wrong, or the supply changed between them. */
-export const apart: Judge = (survey, pack) => {
+export const apart: Judge = (survey, rules) => {
   const values = valuesOf(survey, 'loop-impedance-external');
   const [least, most] = [Math.min(...values), Math.max(...values)];
-  if (values.length < 2 || most <= least * (1 + pack.earthing.agreementPercent.value / 100)) return null;
+  if (values.length < 2 || most <= least * (1 + rules.earthing.agreementPercent.value / 100)) return null;
   return {
     title: `Readings of Ze lie apart: ${least} Ω and ${most} Ω. The highest is used.`,
     remedy: 'Take it again, leads nulled, the same way as before.',
@@ -114,14 +114,14 @@ export const apart: Judge = (survey, pack) => {
 };
 
 /** The fault current follows from the loop: at the origin at least 230 V ÷ Ze flows. */
-export const againstFault: Judge = (survey, pack) => {
+export const againstFault: Judge = (survey, rules) => {
   const zeOhm = highestZe(survey);
   const faults = valuesOf(survey, 'prospective-fault-current');
   const { arrangement } = survey.earthing;
   if (zeOhm === undefined || zeOhm === 0 || faults.length === 0 || arrangement === 'tt') return null;
   const kiloamperes = Math.max(...faults);
-  const expected = pack.nominalVoltageV.value / zeOhm / 1000;
-  const share = pack.earthing.agreementPercent.value / 100;
+  const expected = rules.nominalVoltageV.value / zeOhm / 1000;
+  const share = rules.earthing.agreementPercent.value / 100;
   const low = kiloamperes < expected * (1 - share);
   // On PME earth and neutral are one conductor in the street, so both loops are about the same.
   const high = arrangement === 'tn-c-s' && kiloamperes > expected / (1 - share);
@@ -133,7 +133,7 @@ export const againstFault: Judge = (survey, pack) => {
       {
         label: 'Fault current from Ze',
         expression: 'nominal voltage ÷ Ze',
-        substituted: `${pack.nominalVoltageV.value} ÷ ${zeOhm} = ${written(expected * 1000)} A`,
+        substituted: `${rules.nominalVoltageV.value} ÷ ${zeOhm} = ${written(expected * 1000)} A`,
         value: expected * 1000,
         unit: 'A',
       },

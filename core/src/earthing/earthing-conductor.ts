@@ -1,7 +1,7 @@
-import { adiabaticSize } from '../circuit/adiabatic';
+import { adiabaticSize } from '../cable/adiabatic';
 import type { Statement } from '../finding';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds, figure, unknownFigure, written, type Figure } from '../worked';
@@ -22,13 +22,13 @@ export function assessEarthingConductor(
   survey: Survey,
   tree: SupplyTree,
   fuse: FuseRating,
-  pack: RulePack,
+  rules: Rules,
 ): EarthingConductorAssessment {
   const { conductor, arrangement } = survey.earthing;
   const { sizeMm2, faultCurrentA, disconnectionS } = conductor ?? {};
   const tailsMm2 = tailsSize(tree);
-  const table = tailsMm2 === undefined ? undefined : earthingConductorSize(tailsMm2, pack);
-  const { separate } = pack.circuit.adiabaticK.value;
+  const table = tailsMm2 === undefined ? undefined : earthingConductorSize(tailsMm2, rules);
+  const { separate } = rules.circuit.adiabaticK.value;
   const equation =
     faultCurrentA === undefined || disconnectionS === undefined
       ? undefined
@@ -37,10 +37,10 @@ export function assessEarthingConductor(
           faultCurrentA,
           disconnectionS,
           separate,
-          pack.circuit.adiabaticK.source,
+          rules.circuit.adiabaticK.source,
         );
   const smaller = table && equation ? (equation.value < table.value ? equation : table) : (table ?? equation);
-  const bonding = arrangement === 'tn-c-s' ? bondingSize(survey, tree, fuse, pack) : undefined;
+  const bonding = arrangement === 'tn-c-s' ? bondingSize(survey, tree, fuse, rules) : undefined;
   const least =
     smaller && bonding?.worked && exceeds(bonding.worked.value, smaller.value, 'mm²') ? bonding.worked : smaller;
   const why = 'The size of the tails is not known.';

@@ -1,11 +1,11 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { OPEN_PEN_NAMES, type OpenPenAssessment } from './open-pen';
 
 /** A vehicle charging outdoors on TN-C-S needs a protection against an open PEN conductor that does its work here. */
-export function openPenFindings(survey: Survey, assessed: readonly OpenPenAssessment[], pack: RulePack): Statement[] {
-  const { source } = pack.earthing.pen;
+export function openPenFindings(survey: Survey, assessed: readonly OpenPenAssessment[], rules: Rules): Statement[] {
+  const { source } = rules.earthing.pen;
   return assessed
     .filter(({ need }) => need === 'needed')
     .flatMap(({ proposalId, label, chosen, ways }): Statement[] => {

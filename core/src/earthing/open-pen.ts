@@ -1,11 +1,11 @@
-import type { PerPhase } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import { highestElectrode } from '../circuit/origin';
-import { largestLoopForRcd } from '../circuit/fault-loop';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import { largestLoopForRcd } from '../cable/fault-loop';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { OPEN_PEN_METHODS, type OpenPenMethod } from '../survey/words';
+import { OPEN_PEN_METHODS, type OpenPenMethod } from '../survey/words/words';
 import { exceeds, figure, unknownFigure, written, type Figure } from '../worked';
 import { largestElectrode, touchVoltage } from './touch-voltage';
 import { shown } from '../rules/rounding';
@@ -44,12 +44,12 @@ export interface OpenPenAssessment {
 }
 
 /** The four ways of protecting a vehicle outdoors, compared for one piece of equipment on this site. */
-export function assessOpenPen(survey: Survey, proposal: Proposal, after: PerPhase, pack: RulePack): OpenPenAssessment {
+export function assessOpenPen(survey: Survey, proposal: Proposal, after: PerPhase, rules: Rules): OpenPenAssessment {
   const currents = Object.values(after).map(({ value, bound }) => (bound === 'exact' ? value : null));
   // A lower bound would allow a worse electrode than the whole demand does.
   const loadA = currents.includes(null) ? null : Math.max(0, ...currents.map((value) => value ?? 0)) || null;
   const electrodeOhm = proposal.pen?.electrodeOhm ?? highestElectrode(survey) ?? null;
-  const largest = loadA === null ? undefined : largestElectrode(loadA, pack);
+  const largest = loadA === null ? undefined : largestElectrode(loadA, rules);
   return {
     proposalId: proposal.id,
     label: equipmentName(proposal),
@@ -57,14 +57,14 @@ export function assessOpenPen(survey: Survey, proposal: Proposal, after: PerPhas
     chosen: proposal.openPen ?? null,
     ways: OPEN_PEN_METHODS.map((method) => ({
       method,
-      ...withSecondPath(method, proposal, JUDGES[method]({ survey, proposal, pack, loadA, electrodeOhm })),
+      ...withSecondPath(method, proposal, JUDGES[method]({ survey, proposal, rules, loadA, electrodeOhm })),
     })),
     loadA,
     largestElectrode: largest
       ? figure(largest)
       : unknownFigure('Largest electrode', 'Ω', 'The demand after the work is not known.'),
     electrodeOhm,
-    touchV: loadA === null || electrodeOhm === null ? null : touchVoltage(electrodeOhm, loadA, pack),
+    touchV: loadA === null || electrodeOhm === null ? null : touchVoltage(electrodeOhm, loadA, rules),
   };
 }
 
@@ -81,7 +81,7 @@ function needOf({ earthing }: Survey, { parking }: Proposal): Pick<OpenPenAssess
 interface Case {
   readonly survey: Survey;
   readonly proposal: Proposal;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly loadA: number | null;
   readonly electrodeOhm: number | null;
 }
@@ -121,8 +121,8 @@ function withSecondPath(method: OpenPenMethod, { pen }: Proposal, own: Verdict):
 }
 
 /** Detection by voltage sees a break by what it does to one line; where lines balance, it may do nothing. */
-function detection({ survey, proposal, pack }: Case, method: OpenPenMethod, good: string, notes: string[]): Verdict {
-  const { windowV, withinS, touchV } = pack.earthing.pen.value;
+function detection({ survey, proposal, rules }: Case, method: OpenPenMethod, good: string, notes: string[]): Verdict {
+  const { windowV, withinS, touchV } = rules.earthing.pen.value;
   const mine = proposal.openPen === undefined || proposal.openPen === method ? proposal.pen : undefined;
   const three = survey.supply.phases === 3 || proposal.phases === 3;
   if (mine?.declared === 'no') return { state: 'does-not', reasons: ['Its maker does not declare the disconnection.'] };
@@ -139,11 +139,11 @@ function detection({ survey, proposal, pack }: Case, method: OpenPenMethod, good
   return { state: known ? 'suits' : 'not-known', reasons: known ? [good, how] : [...notes, how] };
 }
 
-function island({ proposal, pack }: Case): Verdict {
+function island({ proposal, rules }: Case): Verdict {
   const { pen } = proposal;
-  const leastM = pack.earthing.pen.value.islandDistanceM;
-  const unstable = pack.earthing.unstableElectrodeOhm.value;
-  const limit = largestLoopForRcd(pack.circuit, pack.circuit.rcd.value.residualMa).value;
+  const leastM = rules.earthing.pen.value.islandDistanceM;
+  const unstable = rules.earthing.unstableElectrodeOhm.value;
+  const limit = largestLoopForRcd(rules.circuit, rules.circuit.rcd.value.residualMa).value;
   const mine = proposal.openPen === 'tt-island' ? pen : undefined;
   const distanceM = pen?.islandDistanceM;
   if (distanceM !== undefined && distanceM < leastM)
@@ -168,10 +168,10 @@ function island({ proposal, pack }: Case): Verdict {
   return { state: 'suits', reasons: ['Clear of everything earthed through the supply; a 30 mA RCD disconnects.'] };
 }
 
-function lowElectrode({ survey, pack, loadA, electrodeOhm }: Case): Verdict {
-  const { touchV } = pack.earthing.pen.value;
+function lowElectrode({ survey, rules, loadA, electrodeOhm }: Case): Verdict {
+  const { touchV } = rules.earthing.pen.value;
   if (loadA === null) return { state: 'not-known', reasons: ['The demand after the work is not known.'] };
-  const most = largestElectrode(loadA, pack).value;
+  const most = largestElectrode(loadA, rules).value;
   const rule = `At ${shown(loadA)} A the electrode may have ${written(most)} Ω at most to stay within ${touchV} V.`;
   const three =
     survey.supply.phases === 3 ? ['Reckoned as if the fullest phase stood alone, the worst of three phases.'] : [];
@@ -180,7 +180,7 @@ function lowElectrode({ survey, pack, loadA, electrodeOhm }: Case): Verdict {
   if (exceeds(electrodeOhm, most, 'Ω'))
     return {
       state: 'does-not',
-      reasons: [`${electrodeOhm} Ω gives ${written(touchVoltage(electrodeOhm, loadA, pack))} V. ${rule}`, ...three],
+      reasons: [`${electrodeOhm} Ω gives ${written(touchVoltage(electrodeOhm, loadA, rules))} V. ${rule}`, ...three],
     };
   return { state: 'suits', reasons: [rule, 'It has to stay so in dry ground.', ...three] };
 }

@@ -1,7 +1,7 @@
 import { nodeName } from '../circuit/circuit-facts';
-import { isRcd, rcdsAbove } from '../circuit/rcds-above';
+import { isRcd, rcdsAbove } from '../protection/rcds-above';
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { below, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 
@@ -41,10 +41,10 @@ function coverOf(board: TreeNode): BoardCover {
 }
 
 /** On TT every circuit needs an RCD; one at the origin that covers only some boards is the usual mistake. */
-export function rcdCoverFindings(survey: Survey, tree: SupplyTree, pack: RulePack): Statement[] {
+export function rcdCoverFindings(survey: Survey, tree: SupplyTree, rules: Rules): Statement[] {
   const cover = rcdCover(survey, tree);
   const covering = cover.find(({ state }) => state === 'covered');
-  const { source } = pack.circuit.touchLimitV;
+  const { source } = rules.circuit.touchLimitV;
   const about = { station: 'earthing', on: 'earthing', source } as const;
   const remedy = 'A time-delayed 100 mA RCD at the origin, before any split, that covers every board.';
   return cover.flatMap(({ boardId, label, state, by }): Statement[] => {

@@ -1,6 +1,6 @@
-import type { EarthingSign } from '../survey/earthing-words';
+import type { EarthingSign } from '../survey/words/earthing-words';
 import type { Earthing } from '../survey/earthing';
-import type { Arrangement } from '../survey/words';
+import type { Arrangement } from '../survey/words/words';
 
 export type KnownArrangement = Exclude<Arrangement, 'unknown'>;
 

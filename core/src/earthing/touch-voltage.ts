@@ -1,26 +1,26 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { reckon, written, type Worked } from '../worked';
 
 /**
  * Voltage of earthed metal over the ground when the PEN conductor is broken, in V: the supply divides itself over the
  * load and the electrode, both taken as resistances, nothing else in the ground counted. Source: first principles.
  */
-export function touchVoltage(electrodeOhm: number, loadA: number, pack: RulePack): number {
-  const { highestV } = pack.earthing.pen.value;
-  const loadOhm = pack.nominalVoltageV.value / loadA;
+export function touchVoltage(electrodeOhm: number, loadA: number, rules: Rules): number {
+  const { highestV } = rules.earthing.pen.value;
+  const loadOhm = rules.nominalVoltageV.value / loadA;
   return (highestV * electrodeOhm) / (electrodeOhm + loadOhm);
 }
 
 /** The largest electrode that keeps the touch voltage within its limit for a load current, in Ω. */
-export function largestElectrode(loadA: number, pack: RulePack): Worked {
-  const { touchV, highestV } = pack.earthing.pen.value;
-  const nominalV = pack.nominalVoltageV.value;
+export function largestElectrode(loadA: number, rules: Rules): Worked {
+  const { touchV, highestV } = rules.earthing.pen.value;
+  const nominalV = rules.nominalVoltageV.value;
   const loadOhm = nominalV / loadA;
   const value = (touchV * loadOhm) / (highestV - touchV);
   return reckon('Largest electrode', value, 'Ω', () => ({
     expression: 'touch limit × load resistance ÷ (highest voltage − touch limit)',
     substituted: `${touchV} × (${nominalV} ÷ ${written(loadA)} = ${written(loadOhm)}) ÷ (${highestV} − ${touchV}) = ${written(value)} Ω`,
-    source: pack.earthing.pen.source,
+    source: rules.earthing.pen.source,
   }));
 }
 
@@ -28,11 +28,11 @@ export function largestElectrode(loadA: number, pack: RulePack): Worked {
 export function touchCurve(
   loadA: number,
   upToOhm: number,
-  pack: RulePack,
+  rules: Rules,
   points = 60,
 ): { ohm: number; volts: number }[] {
   return Array.from({ length: points + 1 }, (_each, at) => {
     const ohm = (upToOhm * at) / points;
-    return { ohm, volts: touchVoltage(ohm, loadA, pack) };
+    return { ohm, volts: touchVoltage(ohm, loadA, rules) };
   });
 }

@@ -1,8 +1,8 @@
 import { Id, OneOf, Quantities, Quantity, RequiredText, SomeOf, Text, YesNo } from '../survey/fields';
-import { PEN_DETECTIONS, type PenDetection } from '../survey/earthing-words';
-import { CLAMP_LINKS, type ClampLink } from '../survey/circuit-words';
+import { PEN_DETECTIONS, type PenDetection } from '../survey/words/earthing-words';
+import { CLAMP_LINKS, type ClampLink } from '../survey/words/circuit-words';
 import type { Proposal } from '../survey/proposal';
-import { ANSWERS, RCD_TYPES, type Answer, type RcdType } from '../survey/words';
+import { ANSWERS, RCD_TYPES, type Answer, type RcdType } from '../survey/words/words';
 
 /** A kind of charging equipment as a firm knows it: what a survey is filled in from, so that nobody types it again. */
 export class EquipmentProfile {

@@ -1,14 +1,14 @@
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { comparePacks, NUMBER_TERMS } from '../rules/terms';
-import { rulePack } from '../rules/catalogue';
+import { ruleSet } from '../rules/catalogue';
 import { settledSurvey } from '../testing/settled-survey';
 import { rulesFor, type FirmRules } from './firm-rules';
-import { HouseRules, operatorPackFaults, toRulePack, type OperatorPack } from './operator-pack';
+import { HouseRules, operatorPackFaults, toRules, type OperatorRules } from './operator-rules';
 import { FirmChecklists } from './checklists';
 import { FirmTerms } from './option-terms';
 
-const hill: OperatorPack = {
+const hill: OperatorRules = {
   id: 'hill',
   title: 'The hill network',
   basedOn: 'gb-default',
@@ -17,7 +17,7 @@ const hill: OperatorPack = {
   acceptsLimiting: false,
   changes: [{ term: 'askAboveA', value: 80, source: 'its letter, part 2' }],
 };
-const rules = (house: Partial<HouseRules>, packs: readonly OperatorPack[] = [hill]): FirmRules => ({
+const rules = (house: Partial<HouseRules>, packs: readonly OperatorRules[] = [hill]): FirmRules => ({
   house: { ...new HouseRules(), ...house },
   packs,
   terms: new FirmTerms(),
@@ -34,15 +34,14 @@ describe('which rules a survey is judged by', () => {
     expect(rulesFor(undefined, areas).id).toBe('gb-default');
     expect(rulesFor('9800123456786', areas).id).toBe('gb-default');
   });
-  it('fall back to what ships where a pack is gone', () => {
+  it('fall back to what ships where a set of rules is gone', () => {
     expect(rulesFor(NUMBER, rules({ defaultPackId: 'gone' }, []))).toBe(gbDefault);
   });
-  it('ask first under the house rule, whatever the pack; the reason says whose rule it is', () => {
-    const pack = rulesFor(NUMBER, rules({ alwaysAsk: true }));
-    const { route } = assess(settledSurvey(), pack);
+  it('ask first under the house rule, whatever the operator’s; the reason says whose rule it is', () => {
+    const { route } = assess(settledSurvey(), rulesFor(NUMBER, rules({ alwaysAsk: true })));
     expect(route.way).toBe('ask-then-fit');
     expect(route.triggers).toMatchObject([
-      { id: 'house-rule', evidence: 'The firm’s rule, over rule pack gb-default.' },
+      { id: 'house-rule', evidence: 'The firm’s rule, over the rules gb-default.' },
     ]);
     expect(assess(settledSurvey(), rulesFor(NUMBER, rules({}))).route.way).toBe('fit-then-notify');
   });
@@ -50,18 +49,18 @@ describe('which rules a survey is judged by', () => {
 
 describe('a firm’s own pack', () => {
   it('is the one beneath with what it changes, named with both versions wherever it is used', () => {
-    const made = toRulePack(hill);
+    const made = toRules(hill);
     expect(made.askAboveA).toEqual({ value: 80, source: 'its letter, part 2' });
     expect(made.acceptsLimiting).toBe(false);
     expect(made.replyWorkingDays).toEqual(gbDefault.replyWorkingDays);
-    expect(assess(settledSurvey(), made).rulePack).toEqual({
+    expect(assess(settledSurvey(), made).rules).toEqual({
       id: 'hill',
       title: 'The hill network',
       version: `3 over gb-default ${gbDefault.version}`,
     });
   });
   it('is refused with figures out of bounds, twice, or at odds', () => {
-    const wrong = (changes: OperatorPack['changes']): string[] =>
+    const wrong = (changes: OperatorRules['changes']): string[] =>
       operatorPackFaults({ ...hill, changes }).map(({ path }) => path);
     expect(wrong(hill.changes)).toEqual([]);
     expect(wrong([{ term: 'askAboveA', value: 0, source: '' }])).toEqual(['$.changes[0].value']);
@@ -73,12 +72,12 @@ describe('a firm’s own pack', () => {
 
 describe('two packs side by side', () => {
   it('differ in just what was changed', () => {
-    const differing = comparePacks(gbDefault, toRulePack(hill)).filter(({ differs }) => differs);
+    const differing = comparePacks(gbDefault, toRules(hill)).filter(({ differs }) => differs);
     expect(differing.map(({ title, one, other }) => [title, one, other])).toEqual([
       ['Load limiting accepted in place of a larger fuse', 'yes', 'no'],
       ['Maximum demand from which the operator is asked, each phase', '60 A', '80 A'],
     ]);
-    const managed = rulePack('gb-managed-figure');
+    const managed = ruleSet('gb-managed-figure');
     if (!managed) throw new Error('no such pack');
     expect(comparePacks(gbDefault, managed).filter(({ differs }) => differs)).toHaveLength(1);
     expect(comparePacks(gbDefault, gbDefault).some(({ differs }) => differs)).toBe(false);

@@ -2,8 +2,8 @@ import { assess } from '../assess';
 import { options } from '../options/options';
 import { gbDefault } from '../rules/gb-default';
 import type { Proposal } from '../survey/proposal';
-import { readSurvey } from '../survey/read';
-import { validated } from '../survey/validated';
+import { readSurvey } from '../survey/opening/read';
+import { validated } from '../survey/opening/validated';
 import { settledSurvey } from '../testing/settled-survey';
 import { EquipmentProfile, USUAL_EQUIPMENT, withProfile } from './equipment';
 import { FirmTerms, withFirmTerms } from './option-terms';
@@ -72,13 +72,13 @@ describe('a firm’s own terms', () => {
     options: [{ option: 'managed', costBand: 'high', fromWeeks: 3, toWeeks: 1 }],
     bands: [{ band: 'high', words: 'over 900' }],
   };
-  it('lie over the rule pack’s, the wait put in order; what is not set stays', () => {
-    const pack = withFirmTerms(gbDefault, terms);
-    expect(pack.optionTerms.value.managed).toMatchObject({ costBand: 'high', waitWeeks: [1, 3] });
-    expect(pack.optionTerms.value['fuse-upgrade']).toEqual(gbDefault.optionTerms.value['fuse-upgrade']);
-    expect(pack.costBandWords).toMatchObject({ high: 'over 900', low: 'low' });
+  it('lie over the rules’, the wait put in order; what is not set stays', () => {
+    const rules = withFirmTerms(gbDefault, terms);
+    expect(rules.optionTerms.value.managed).toMatchObject({ costBand: 'high', waitWeeks: [1, 3] });
+    expect(rules.optionTerms.value['fuse-upgrade']).toEqual(gbDefault.optionTerms.value['fuse-upgrade']);
+    expect(rules.costBandWords).toMatchObject({ high: 'over 900', low: 'low' });
     expect(withFirmTerms(gbDefault, undefined)).toBe(gbDefault);
-    const managed = options(settledSurvey(), pack).find(({ kind }) => kind === 'managed');
+    const managed = options(settledSurvey(), rules).find(({ kind }) => kind === 'managed');
     expect(managed).toMatchObject({ costWords: 'over 900', waitWeeks: [1, 3] });
   });
   it('are checked', () => {

@@ -1,8 +1,8 @@
 import { IsIn } from 'class-validator';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { Count, ListOf, Part, Text } from '../survey/fields';
 import { FirmContact } from './contact';
-import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/option-words';
+import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/words/option-words';
 
 /** What one option costs and how long it takes, as a firm has found. */
 export class FirmOptionTerms {
@@ -18,7 +18,7 @@ export class FirmBandWords {
   @Text(40) words?: string;
 }
 
-/** A firm's own cost bands and waits; what it has not set is the rule pack's. */
+/** A firm's own cost bands and waits; what it has not set is the rules’. */
 export class FirmTerms {
   @ListOf(() => FirmOptionTerms, OPTION_KINDS.length) options: FirmOptionTerms[] = [];
   @ListOf(() => FirmBandWords, COST_BANDS.length) bands: FirmBandWords[] = [];
@@ -26,16 +26,16 @@ export class FirmTerms {
   @Part(() => FirmContact) contact?: FirmContact;
 }
 
-/** The rule pack with a firm's own terms laid over it. A wait that ends before it begins is put in order. */
-export function withFirmTerms(pack: RulePack, terms: FirmTerms | undefined): RulePack {
-  if (!terms || (terms.options.length === 0 && terms.bands.length === 0)) return pack;
-  const value = { ...pack.optionTerms.value };
+/** The rules with a firm's own terms laid over it. A wait that ends before it begins is put in order. */
+export function withFirmTerms(rules: Rules, terms: FirmTerms | undefined): Rules {
+  if (!terms || (terms.options.length === 0 && terms.bands.length === 0)) return rules;
+  const value = { ...rules.optionTerms.value };
   for (const { option, costBand, fromWeeks, toWeeks } of terms.options) {
     const usual = value[option];
     const [from, to] = [fromWeeks ?? usual.waitWeeks[0], toWeeks ?? usual.waitWeeks[1]];
     value[option] = { ...usual, costBand, waitWeeks: [Math.min(from, to), Math.max(from, to)] };
   }
-  const words = { ...pack.costBandWords };
+  const words = { ...rules.costBandWords };
   for (const { band, words: own } of terms.bands) if (own !== undefined && own !== '') words[band] = own;
-  return { ...pack, optionTerms: { value, source: 'the firm’s own' }, costBandWords: words };
+  return { ...rules, optionTerms: { value, source: 'the firm’s own' }, costBandWords: words };
 }

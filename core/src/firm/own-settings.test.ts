@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { assess } from '../assess';
 import { options } from '../options/options';
-import { OPTION_KINDS } from '../survey/option-words';
-import { validated } from '../survey/validated';
+import { OPTION_KINDS } from '../survey/words/option-words';
+import { validated } from '../survey/opening/validated';
 import { settledSurvey } from '../testing/settled-survey';
 import { FirmChecklists, checklistOf } from './checklists';
 import { EquipmentProfile } from './equipment';
 import { rulesFor } from './firm-rules';
-import { HouseRules, OperatorPack, operatorPackFaults } from './operator-pack';
+import { HouseRules, OperatorRules, operatorPackFaults } from './operator-rules';
 import { FirmTerms } from './option-terms';
 
 /** Anything a body may hold where a setting belongs. */
@@ -16,19 +16,19 @@ const anything = fc.oneof(
   fc.constantFrom<unknown>([[]], [[[]]], [{}], [null], [5], ['x'], {}, '', 0, [[{}]], [{ id: [] }]),
 );
 
-const MODELS = { FirmTerms, FirmChecklists, HouseRules, OperatorPack, EquipmentProfile };
+const MODELS = { FirmTerms, FirmChecklists, HouseRules, OperatorRules, EquipmentProfile };
 
 /** A survey judged under what a firm has set: this is what every save of the firm does. */
 function use({ terms, checklists, house, packs }: Partial<Parameters<typeof rulesFor>[1]>): void {
   const survey = settledSurvey();
-  const pack = rulesFor('1012345678345', {
+  const rules = rulesFor('1012345678345', {
     house: house ?? new HouseRules(),
     packs: packs ?? [],
     terms: terms ?? new FirmTerms(),
     checklists: checklists ?? new FirmChecklists(),
   });
-  assess(survey, pack);
-  options(survey, pack);
+  assess(survey, rules);
+  options(survey, rules);
   checklistOf('labels', checklists ?? new FirmChecklists());
 }
 
@@ -48,8 +48,8 @@ describe('what a firm sets for itself', () => {
 
   it.each([
     ['a kind of equipment', EquipmentProfile, { id: 'a' }],
-    ['a rule pack', OperatorPack, { id: 'a', source: 'x', basedOn: 'gb-default' }],
-    ['a figure', OperatorPack, { id: 'a', title: 'x', source: 'x', basedOn: 'gb-default', changes: [{}] }],
+    ['a set of rules', OperatorRules, { id: 'a', source: 'x', basedOn: 'gb-default' }],
+    ['a figure', OperatorRules, { id: 'a', title: 'x', source: 'x', basedOn: 'gb-default', changes: [{}] }],
     ['an item of a list', FirmChecklists, { lists: [{ list: 'labels', items: [{ id: 'a' }] }] }],
     ['an area', HouseRules, { areas: [{}] }],
     ['a cost', FirmTerms, { options: [{ option: OPTION_KINDS[0] }] }],
@@ -66,7 +66,13 @@ describe('what a firm sets for itself', () => {
         if ('value' in checklists) use({ checklists: checklists.value });
         const house = validated(HouseRules, { areas: one, alwaysAsk: other });
         if ('value' in house) use({ house: house.value });
-        const pack = validated(OperatorPack, { id: 'a', title: 'x', source: 'x', basedOn: 'gb-default', changes: one });
+        const pack = validated(OperatorRules, {
+          id: 'a',
+          title: 'x',
+          source: 'x',
+          basedOn: 'gb-default',
+          changes: one,
+        });
         if ('value' in pack && operatorPackFaults(pack.value).length === 0) use({ packs: [pack.value] });
       }),
       { numRuns: 400 },

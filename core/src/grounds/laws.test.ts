@@ -3,7 +3,7 @@ import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import { questionKey } from '../questions/question';
 import { gbDefault } from '../rules/gb-default';
-import { readSurvey } from '../survey/read';
+import { readSurvey } from '../survey/opening/read';
 import type { Survey } from '../survey/survey';
 import type { LimiterTest } from '../survey/proposal';
 import { nodeOf } from '../testing/settled-survey';
@@ -65,8 +65,8 @@ function readWithout(survey: Survey, path: readonly (string | number)[]): Survey
   const last = path.at(-1) ?? '';
   // oxlint-disable-next-line typescript/no-dynamic-delete -- a field is taken out by its path
   delete here[last];
-  const reading = readSurvey(copy);
-  return 'faults' in reading ? null : reading.survey;
+  const read = readSurvey(copy);
+  return 'faults' in read ? null : read.survey;
 }
 
 const STRICTNESS = { 'fit-then-notify': 0, 'ask-then-fit': 1, hold: 2 } as const;

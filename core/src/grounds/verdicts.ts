@@ -1,4 +1,5 @@
-import type { NodeAssessment, PerPhase } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import type { EarthingAssessment } from '../earthing/assess-earthing';
 import type { Statement } from '../finding';
@@ -8,9 +9,9 @@ import type { LoopVerdict } from '../intake/loop-status';
 import { waitsForLimiter } from '../node-assessments';
 import type { Question } from '../questions/question';
 import { exportTotal, exporting } from '../route/export';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
-import type { Basis } from '../survey/words';
+import type { Basis } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
@@ -21,7 +22,7 @@ import { shown } from '../rules/rounding';
 /** Everything reckoned and everything found: what the verdicts are read off. */
 export interface VerdictFacts {
   readonly survey: Survey;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly tree: SupplyTree;
   readonly fuses: readonly FuseRating[];
   readonly condition: ConditionVerdict;
@@ -158,11 +159,11 @@ function circuitGround({ proposalId, label, recorded, search, designA, device }:
 }
 
 /** Generation by its registered capacity; a limit on what it sends out, or on what the supply takes, is a scheme of its own. */
-function generationGrounds({ survey, pack }: VerdictFacts): Ground[] | null {
+function generationGrounds({ survey, rules }: VerdictFacts): Ground[] | null {
   const chargers = survey.proposals.some(({ kind }) => kind === 'vehicle-charger');
   const sources = exporting(survey);
   if (sources.length === 0) return chargers ? [met('no-export', 'nothing new sends power back')] : null;
-  const { value: limit } = pack.notifyExportUpToA;
+  const { value: limit } = rules.notifyExportUpToA;
   const { atLeastA, amperes, parts } = exportTotal(survey);
   const says = `${parts}: ${shown(atLeastA)} A on the fullest phase, ${limit} A at most to notify after`;
   if (exceeds(atLeastA, limit)) return [{ id: 'capacity', says, state: 'failed' }];

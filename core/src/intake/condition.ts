@@ -1,7 +1,7 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { ConditionFault, Intake } from '../survey/intake';
-import { FAULTS, type Fault } from '../survey/words';
+import { FAULTS, type Fault } from '../survey/words/words';
 
 /** Faults as people say them. */
 export const FAULT_NAMES: Readonly<Record<Fault, string>> = {
@@ -47,7 +47,7 @@ export function conditionVerdict(intake: Intake): ConditionVerdict {
 }
 
 /** One finding a fault. */
-export function conditionFindings(intake: Intake, pack: RulePack): Statement[] {
+export function conditionFindings(intake: Intake, rules: Rules): Statement[] {
   return intake.faults.map((fault): Statement => {
     const name = FAULT_NAMES[fault.fault];
     const note = fault.note ? ` ${fault.note}` : '';
@@ -59,9 +59,9 @@ export function conditionFindings(intake: Intake, pack: RulePack): Statement[] {
         on: 'intake',
         station: 'cut-out',
         title: `${name}.${note}${override ? ` ${override.by} goes on in spite of it: ${override.reason}` : ''}`,
-        remedy: `Stop, keep clear, and phone the operator’s emergency line: ${pack.emergencyNumber.value}.`,
+        remedy: `Stop, keep clear, and phone the operator’s emergency line: ${rules.emergencyNumber.value}.`,
         subjectId: fault.id,
-        source: pack.emergencyNumber.source,
+        source: rules.emergencyNumber.source,
       };
     const about = { station: 'cut-out', subjectId: fault.id, title: `${name}.${note}`, on: 'intake' } as const;
     if (fault.grade === 'note') return { ...about, id: 'condition-note', grade: 'note', remedy: 'Keep a photograph.' };

@@ -1,8 +1,8 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { SupplyNode } from '../survey/supply';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Evidence } from '../survey/words';
+import { NODE_NAMES, type Evidence } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { protects, towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { figure, reckon, type Figure } from '../worked';
@@ -35,14 +35,14 @@ const EVIDENCE_WORDS: Readonly<Record<Evidence, string>> = {
  * moulding, is not known; one above what its holder is moulded for contradicts it. The pack's fallback stands in for it then, or the lower
  * figure where what was seen is lower still.
  */
-export function fuseRating(device: SupplyNode | undefined, pack: RulePack): FuseRating {
+export function fuseRating(device: SupplyNode | undefined, rules: Rules): FuseRating {
   const evidence = device?.evidence ?? null;
   // A solid link has no rating: what is written on it limits nothing.
   const stated = device?.head === 'solid-link' ? undefined : device?.ratingA;
   const holderA = device?.holderMaximumA;
   const nodeId = device?.id ?? null;
   const contradicted = stated !== undefined && holderA !== undefined && stated > holderA;
-  const unusual = device?.kind === 'cut-out' && evidence === 'label' && (stated ?? 0) > pack.largestUsualFuseA.value;
+  const unusual = device?.kind === 'cut-out' && evidence === 'label' && (stated ?? 0) > rules.largestUsualFuseA.value;
   const read = stated !== undefined && evidence !== null && ESTABLISHING.includes(evidence);
   if (read && !contradicted && !unusual) {
     const asRead = reckon('Fuse rating', stated, 'A', () => ({
@@ -52,7 +52,7 @@ export function fuseRating(device: SupplyNode | undefined, pack: RulePack): Fuse
     const says = `${stated} A, ${EVIDENCE_WORDS[evidence]}`;
     return { figure: figure(asRead), ratingA: stated, established: true, evidence, nodeId, says };
   }
-  const { value: fallback, source } = pack.fallbackFuseA;
+  const { value: fallback, source } = rules.fallbackFuseA;
   const seen = [stated, holderA].filter((value) => value !== undefined);
   const ratingA = Math.min(fallback, ...seen);
   const inItsPlace = reckon('Fuse rating', ratingA, 'A', () => ({
@@ -94,14 +94,14 @@ export function fuseName(node: SupplyNode | undefined): string {
  * Every fuse the new equipment's current passes through, street first, the limiting device always among them: each has to be known, not
  * only the first.
  */
-export function fusesOnTheWay(survey: Survey, tree: SupplyTree, pack: RulePack): FuseRating[] {
+export function fusesOnTheWay(survey: Survey, tree: SupplyTree, rules: Rules): FuseRating[] {
   const way = new Set(survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
   const fused = tree.nodes.filter(
     (here) =>
       here === tree.device ||
       (way.has(here) && protects(here) && (here.node.kind === 'cut-out' || here.node.kind === 'switch-fuse')),
   );
-  return fused.length === 0 ? [fuseRating(undefined, pack)] : fused.map(({ node }) => fuseRating(node, pack));
+  return fused.length === 0 ? [fuseRating(undefined, rules)] : fused.map(({ node }) => fuseRating(node, rules));
 }
 
 /** What contradicts itself about the fuses. */

@@ -1,6 +1,6 @@
 import { gbDefault } from '../rules/gb-default';
 import type { ConditionFault, Intake, Loop } from '../survey/intake';
-import { FAULTS, LOOP_SIGNS, type Fault, type Look, type LoopEvidence, type LoopStatus } from '../survey/words';
+import { FAULTS, LOOP_SIGNS, type Fault, type Look, type LoopEvidence, type LoopStatus } from '../survey/words/words';
 import { conditionFindings, conditionNotKnown, conditionVerdict, type ConditionVerdict } from './condition';
 import { fuseRating } from './fuse-rating';
 import { loopFindings, loopVerdict } from './loop-status';

@@ -1,7 +1,7 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Loop } from '../survey/intake';
-import type { LoopSign } from '../survey/words';
+import type { LoopSign } from '../survey/words/words';
 
 /** Whether the service is known to be this supply's own. */
 export type LoopVerdict = 'own' | 'looped' | 'not-known';
@@ -34,8 +34,8 @@ export function loopVerdict(loop: Loop): LoopVerdict {
 }
 
 /** What the loop status asks to be done. */
-export function loopFindings(loop: Loop, pack: RulePack): Statement[] {
-  const [least, most] = pack.unloopMonths.value;
+export function loopFindings(loop: Loop, rules: Rules): Statement[] {
+  const [least, most] = rules.unloopMonths.value;
   const against = againstOwnService(loop);
   if (loop.status === 'not-looped' && against.length > 0)
     return [
@@ -63,7 +63,7 @@ export function loopFindings(loop: Loop, pack: RulePack): Statement[] {
           : 'The service comes through next door.',
       remedy: `The operator un-loops it, usually free to the customer; allow ${least} to ${most} months.`,
       askOf: 'operator',
-      source: pack.unloopMonths.source,
+      source: rules.unloopMonths.source,
     },
   ];
 }

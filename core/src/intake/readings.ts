@@ -1,7 +1,7 @@
 import type { Station, Statement } from '../finding';
 import type { Reading } from '../survey/reading';
 import type { Survey } from '../survey/survey';
-import type { Bound, ReadingKind } from '../survey/words';
+import type { Bound, ReadingKind } from '../survey/words/words';
 
 /** What a kind of reading is, and between which values nobody would look twice. */
 export interface ReadingForm {

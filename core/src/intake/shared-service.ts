@@ -1,9 +1,9 @@
-import type { PerPhase } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import { headroomOf } from '../demand/per-phase';
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Loop } from '../survey/intake';
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import {
   exceeds,
   figure,
@@ -42,13 +42,13 @@ export function sharedService(
   serviceRatingA: number | undefined,
   before: PerPhase,
   after: PerPhase,
-  pack: RulePack,
+  rules: Rules,
 ): SharedService | null {
   const verdict = loopVerdict(loop);
   if (verdict === 'own') return null;
   const neighbours = loop.neighbours ?? 1;
   const entered = loop.neighbourDemandA;
-  const { value: eachA, source } = pack.assumedNeighbourDemandA;
+  const { value: eachA, source } = rules.assumedNeighbourDemandA;
   const neighbour =
     entered === undefined
       ? reckon('Neighbours’ demand, assumed', eachA * neighbours, 'A', () => ({

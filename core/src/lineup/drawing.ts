@@ -1,5 +1,5 @@
 import { fixed } from '../rules/rounding';
-import { EVIDENCE } from '../survey/words';
+import { EVIDENCE } from '../survey/words/words';
 import type { Lineup, LineupRow } from './layout';
 import { SYMBOLS } from './symbols';
 

@@ -1,8 +1,10 @@
 import { clampsOf } from '../management/limiter';
-import type { Assessment, NodeAssessment, PerPhase } from '../assessment';
+import type { Assessment } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import type { Finding } from '../finding';
 import type { SupplyNode } from '../survey/supply';
-import type { Evidence, NodeKind, Phase } from '../survey/words';
+import type { Evidence, NodeKind, Phase } from '../survey/words/words';
 import type { Survey } from '../survey/survey';
 import { findingsOn } from './findings-on';
 import { phaseAt, supplyTree, type TreeNode } from '../tree/supply-tree';

@@ -1,4 +1,4 @@
-import type { NodeKind } from '../survey/words';
+import type { NodeKind } from '../survey/words/words';
 
 /**
  * A small picture of each kind of node, our own, in a square of 20: what one sees in the cupboard rather than a code to

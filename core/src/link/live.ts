@@ -1,4 +1,4 @@
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import type { LinkSample } from './messages';
 
 /** What the link shows now: readings fresh enough to be acted on, and whether they have come to rest. */

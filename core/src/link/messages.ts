@@ -1,5 +1,5 @@
 import { decimal } from '../decimal';
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import { isPayload, type Payload } from './frames';
 
 /** What a charge point told at one moment: amperes on each line at its clamp (inlet) and at its own outlet. */

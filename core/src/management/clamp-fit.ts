@@ -1,7 +1,7 @@
 import type { FieldOf } from '../survey/field-of';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import type { Answer } from '../survey/words';
+import type { Answer } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, phaseAt, type SupplyTree } from '../tree/supply-tree';
 import { sourcesOn } from './sources';

@@ -1,4 +1,4 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -36,13 +36,13 @@ export interface ClampLimit {
 }
 
 /** What a set-point becomes where the clamp errs, in amperes: (S + step) ÷ (1 − error). Source: guide section 10. */
-export function worstSetPointA(setPointA: number, pack: RulePack): number {
-  return (setPointA + pack.clampStepA.value) / (1 - pack.clampErrorPercent.value / 100);
+export function worstSetPointA(setPointA: number, rules: Rules): number {
+  return (setPointA + rules.clampStepA.value) / (1 - rules.clampErrorPercent.value / 100);
 }
 
 /** The largest set-point whose worst does not pass a bound, in amperes: the inverse of `worstSetPointA`. */
-export function setPointWithin(boundA: number, pack: RulePack): number {
-  return boundA * (1 - pack.clampErrorPercent.value / 100) - pack.clampStepA.value;
+export function setPointWithin(boundA: number, rules: Rules): number {
+  return boundA * (1 - rules.clampErrorPercent.value / 100) - rules.clampStepA.value;
 }
 
 /**
@@ -50,7 +50,7 @@ export function setPointWithin(boundA: number, pack: RulePack): number {
  * they share what is left. Chargers on clamps of their own would each fill the same room; for those it is null. Equipment that takes no
  * clamp is held by none and counts in full.
  */
-export function clampLimit(survey: Survey, tree: SupplyTree, pack: RulePack): ClampLimit | null {
+export function clampLimit(survey: Survey, tree: SupplyTree, rules: Rules): ClampLimit | null {
   const clamped = survey.proposals.filter((each) => each.limiter.kind === 'clamp' && takesClamp(each));
   if (clamped.length === 0) return null;
   const chargers: ManagedCharger[] = [];
@@ -70,7 +70,7 @@ export function clampLimit(survey: Survey, tree: SupplyTree, pack: RulePack): Cl
         {
           node: at,
           setPointA,
-          worstA: worstSetPointA(setPointA, pack),
+          worstA: worstSetPointA(setPointA, rules),
           seenNodes,
           sources: sources.filter((each) => seenNodes.has(each.node.node.id)),
         },

@@ -1,7 +1,7 @@
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { ClampPlaceTest, LimiterTest, Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { COMMISSIONING_STEPS, NODE_NAMES, type CommissioningStepId, type Phase } from '../survey/words';
+import { COMMISSIONING_STEPS, NODE_NAMES, type CommissioningStepId, type Phase } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
@@ -87,14 +87,14 @@ export function seenAt({ id }: TestPlace, test: LimiterTest): Omit<ClampPlaceTes
  * it goes to the fail-safe current; the settings are those that were reckoned with. Readings may err by the pack’s tolerance, at least an
  * ampere. A step holds once it holds everywhere, and fails where it fails anywhere.
  */
-export function commissioningSteps(proposal: Proposal, survey: Survey, pack: RulePack): CommissioningStep[] {
+export function commissioningSteps(proposal: Proposal, survey: Survey, rules: Rules): CommissioningStep[] {
   const { test = {} } = proposal.limiter;
   const places = testPlaces(proposal, survey);
   return COMMISSIONING_STEPS.map((id): CommissioningStep => {
     const each = places
       // A set-point is of a clamp, whatever lines it is on.
       .filter(({ first }) => id !== 'settings' || first)
-      .map((place) => ({ place, ...JUDGES[id](place, seenAt(place, test), proposal, pack) }));
+      .map((place) => ({ place, ...JUDGES[id](place, seenAt(place, test), proposal, rules) }));
     const several = each.length > 1;
     const says = each.map((one) => (several ? `${one.place.label}: ${one.says}` : one.says)).join('; ');
     const states = each.map(({ state }) => state);
@@ -112,39 +112,39 @@ function fails(says: string): Judged {
   return { state: 'fails', says };
 }
 
-function tolerance(of: number, pack: RulePack): number {
-  return Math.max(1, (Math.abs(of) * pack.commissioningPercent.value) / 100);
+function tolerance(of: number, rules: Rules): number {
+  return Math.max(1, (Math.abs(of) * rules.commissioningPercent.value) / 100);
 }
 
 /** Each step at one place. What is seen to be wrong fails it, whether or not the rest of it was recorded. */
 const JUDGES: Readonly<
-  Record<CommissioningStepId, (place: TestPlace, seen: Seen, proposal: Proposal, pack: RulePack) => Judged>
+  Record<CommissioningStepId, (place: TestPlace, seen: Seen, proposal: Proposal, rules: Rules) => Judged>
 > = {
-  reading: (_place, { knownLoadA, readingRoseA }, _proposal, pack) => {
+  reading: (_place, { knownLoadA, readingRoseA }, _proposal, rules) => {
     if (readingRoseA !== undefined && readingRoseA < 0)
       return fails(`it fell by ${shown(-readingRoseA)} A: the clamp is reversed`);
     if (readingRoseA === 0) return fails('it did not move: the clamp does not see the load');
     if (knownLoadA === undefined || readingRoseA === undefined) return NOT_RECORDED;
     const says = `${shown(knownLoadA)} A on, the reading rose by ${shown(readingRoseA)} A`;
-    if (exceeds(Math.abs(readingRoseA - knownLoadA), tolerance(knownLoadA, pack))) return fails(says);
-    const { value: leastA } = pack.commissioningLeastA;
+    if (exceeds(Math.abs(readingRoseA - knownLoadA), tolerance(knownLoadA, rules))) return fails(says);
+    const { value: leastA } = rules.commissioningLeastA;
     return exceeds(leastA, knownLoadA)
       ? { state: 'not-known', says: `${says}: too small a load to tell, ${shown(leastA)} A or more are needed` }
       : { state: 'holds', says };
   },
-  'gives-way': ({ setPointA }, { heldAtA, chargerThenA }, proposal, pack) => {
+  'gives-way': ({ setPointA }, { heldAtA, chargerThenA }, proposal, rules) => {
     const limitA = chargerLimitA(proposal);
     const atFull =
-      chargerThenA !== undefined && limitA !== null && exceeds(chargerThenA, limitA - tolerance(limitA, pack));
+      chargerThenA !== undefined && limitA !== null && exceeds(chargerThenA, limitA - tolerance(limitA, rules));
     const far =
-      heldAtA !== undefined && setPointA !== undefined && exceeds(setPointA - heldAtA, tolerance(setPointA, pack) + 1);
+      heldAtA !== undefined && setPointA !== undefined && exceeds(setPointA - heldAtA, tolerance(setPointA, rules) + 1);
     if (far)
       return {
         state: 'not-known',
         says: `held at ${shown(heldAtA)} A, far under the set-point of ${shown(setPointA)} A: put more load on`,
       };
     if (atFull) return fails(`the charger still drew ${shown(chargerThenA)} A: it did not give way`);
-    if (heldAtA !== undefined && setPointA !== undefined && exceeds(heldAtA, setPointA + tolerance(setPointA, pack)))
+    if (heldAtA !== undefined && setPointA !== undefined && exceeds(heldAtA, setPointA + tolerance(setPointA, rules)))
       return chargerThenA === 0
         ? {
             state: 'not-known',

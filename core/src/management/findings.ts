@@ -1,6 +1,6 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -11,13 +11,13 @@ import { clampSettings, limitFaults, type LimitFault } from './limiter';
 import { stepAtMost } from './set-points';
 
 /** What is wrong about the new equipment and how it is limited. */
-export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree): Statement[] {
+export function chargerFindings(survey: Survey, rules: Rules, tree: SupplyTree): Statement[] {
   const apart = clampsDiffer(survey);
   return survey.proposals.flatMap((proposal): Statement[] => {
     const name = equipmentName(proposal);
     const about = { station: 'charger', subjectId: proposal.id, grade: 'act' } as const;
     const { kind, fixedA } = proposal.limiter;
-    const least = pack.leastChargingA.value;
+    const least = rules.leastChargingA.value;
     const findings: Statement[] = [];
     if (kind !== undefined && kind !== 'none' && fixedA !== undefined && fixedA < least)
       findings.push({
@@ -27,12 +27,12 @@ export function chargerFindings(survey: Survey, pack: RulePack, tree: SupplyTree
         title: `${name}: a setting of ${fixedA} A is below ${least} A, the least a vehicle charges at.`,
         remedy: `Set ${least} A or more.`,
         field: 'proposals.limiter.fixedA',
-        source: pack.leastChargingA.source,
+        source: rules.leastChargingA.source,
       });
     findings.push(...limitFaults(proposal).map((fault) => limitFinding(proposal, fault)));
     if (kind === 'clamp')
       findings.push(
-        ...commissioningSteps(proposal, survey, pack)
+        ...commissioningSteps(proposal, survey, rules)
           .filter(({ state }) => state === 'fails')
           .map((step): Statement => ({
             ...about,

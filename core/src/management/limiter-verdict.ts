@@ -1,11 +1,11 @@
-import type { Assessment, NodeAssessment } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
 import { verdictOf, type Ground, type Verdict } from '../grounds/verdict';
 import type { FuseRating } from '../intake/fuse-rating';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES } from '../survey/words';
+import { NODE_NAMES } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
 import type { ClampLimit } from './clamp-limit';
@@ -22,7 +22,7 @@ export type Commissioned = 'not-begun' | 'in-part' | 'passed' | 'failed' | 'not-
 export interface LimiterFacts {
   readonly survey: Survey;
   readonly tree: SupplyTree;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly fuses: readonly FuseRating[];
   readonly limit: ClampLimit | null;
   readonly nodes: readonly Pick<NodeAssessment, 'id' | 'kind' | 'label' | 'guard'>[];
@@ -30,10 +30,20 @@ export interface LimiterFacts {
   readonly sharedLeftA: number | null | undefined;
 }
 
-type Limiter = Assessment['demand']['limiter'];
+/** How the new equipment is limited, and whether that can be relied on. */
+export interface LimiterAssessment {
+  readonly kind: 'none' | 'fixed' | 'clamp';
+  /** Before it is commissioned: whether it will, if it is put on and set as recorded. Null while not known. */
+  readonly holds: boolean | null;
+  readonly why: string;
+  readonly commissioned: Commissioned;
+}
 
 /** Whether the way the new equipment is limited can be relied on, at every node to the street, and what that rests on. */
-export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter; readonly verdict: Verdict | null } {
+export function limiterVerdict(facts: LimiterFacts): {
+  readonly limiter: LimiterAssessment;
+  readonly verdict: Verdict | null;
+} {
   const limited = facts.survey.proposals.filter(({ limiter: { kind } }) => kind === 'fixed' || kind === 'clamp');
   const clamped = limited.filter(({ limiter }) => limiter.kind === 'clamp');
   if (limited.length === 0)
@@ -44,7 +54,7 @@ export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter
   const kind = clamped.length > 0 ? 'clamp' : 'fixed';
   const commissioned = commissionedOf(clamped, facts);
   const grounds = [
-    ...limited.flatMap((proposal) => equipmentGrounds(proposal, facts.pack)),
+    ...limited.flatMap((proposal) => equipmentGrounds(proposal, facts.rules)),
     ...(kind === 'clamp' ? clampGrounds(clamped, facts) : []),
   ];
   const verdict = verdictOf(
@@ -61,17 +71,17 @@ export function limiterVerdict(facts: LimiterFacts): { readonly limiter: Limiter
 
 function commissionedOf(
   clamped: readonly Proposal[],
-  { survey, pack }: Pick<LimiterFacts, 'survey' | 'pack'>,
+  { survey, rules }: Pick<LimiterFacts, 'survey' | 'rules'>,
 ): Commissioned {
   if (clamped.length === 0) return 'not-needed';
-  const states = clamped.flatMap((each) => commissioningSteps(each, survey, pack).map(({ state }) => state));
+  const states = clamped.flatMap((each) => commissioningSteps(each, survey, rules).map(({ state }) => state));
   if (states.includes('fails')) return 'failed';
   if (states.every((state) => state === 'holds')) return 'passed';
   return clamped.some(commissioningBegun) ? 'in-part' : 'not-begun';
 }
 
 /** Whether the equipment can be held the way it is to be. */
-function equipmentGrounds(proposal: Proposal, pack: RulePack): Ground[] {
+function equipmentGrounds(proposal: Proposal, rules: Rules): Ground[] {
   const name = equipmentName(proposal);
   const about = { subjectId: proposal.id } as const;
   const { kind, fixedA } = proposal.limiter;
@@ -91,7 +101,7 @@ function equipmentGrounds(proposal: Proposal, pack: RulePack): Ground[] {
       says: `${name}: the setting is not recorded, so the full rating is counted`,
       state: 'open',
     });
-  const least = pack.leastChargingA.value;
+  const least = rules.leastChargingA.value;
   if (fixedA !== undefined && fixedA < least)
     grounds.push({
       ...about,
@@ -125,7 +135,7 @@ export function assumedOf({ limiter, stepsA, clampLinks, failSafesA, ratedA }: P
 }
 
 function clampGrounds(clamped: readonly Proposal[], facts: LimiterFacts): Ground[] {
-  const { survey, tree, pack, limit } = facts;
+  const { survey, tree, rules, limit } = facts;
   const missing = clamped.flatMap((each): Ground[] => {
     const settings = clampSettings(each);
     return settings && 'missing' in settings
@@ -146,7 +156,7 @@ function clampGrounds(clamped: readonly Proposal[], facts: LimiterFacts): Ground
     return [
       ...wrong.map(({ id, says, field }) => ground(id, `${name}: ${says}`, 'failed', each.id, field)),
       ...open.map(({ id, asks, field }) => ground(id, `${name}: ${asks}`, 'open', each.id, field)),
-      ...linkGrounds(each, pack),
+      ...linkGrounds(each, rules),
     ];
   });
   const sealed = clamped.flatMap(({ limiter }) => beforeMeter(limiter.clampNodeId, tree) ?? []);
@@ -187,11 +197,11 @@ function whyNotReckoned(clamped: readonly Proposal[]): Ground {
 }
 
 /** A clamp the charger cannot hear is no limiter. */
-function linkGrounds({ id, dataLink }: Proposal, pack: RulePack): Ground[] {
+function linkGrounds({ id, dataLink }: Proposal, rules: Rules): Ground[] {
   if (dataLink?.clamp !== 'wireless') return [];
   if (dataLink.signalDbm === undefined)
     return [ground('signal-not-read', 'the clamp is wireless and no signal was read at the place', 'open', id)];
-  return signalVerdict(dataLink.signalDbm, pack) === 'poor'
+  return signalVerdict(dataLink.signalDbm, rules) === 'poor'
     ? [ground('signal-weak', 'the clamp’s signal is too weak at the place', 'failed', id)]
     : [];
 }
@@ -226,9 +236,9 @@ function nodeGrounds(limit: ClampLimit, { nodes, fuses, sharedLeftA, tree }: Lim
 }
 
 /** The record of commissioning breaks a promise, or confirms it; without one nothing is known against it. */
-function commissioningGrounds(clamped: readonly Proposal[], { survey, pack }: LimiterFacts): Ground[] {
+function commissioningGrounds(clamped: readonly Proposal[], { survey, rules }: LimiterFacts): Ground[] {
   return clamped.flatMap((each) =>
-    commissioningSteps(each, survey, pack)
+    commissioningSteps(each, survey, rules)
       .filter(({ state }) => state !== 'not-known')
       .map(({ id, title, state, says }) =>
         ground(

@@ -1,4 +1,4 @@
-import { isCharger, isLoad } from '../survey/kinds';
+import { isCharger, isLoad } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 
 /** Whether equipment can be held to a current at all: a charger by its nature, anything else where its maker gives it an input for it. */

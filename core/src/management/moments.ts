@@ -1,6 +1,6 @@
-import type { PerPhase } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import type { MomentMean } from '../demand/measured/seen';
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import { exceeds } from '../worked';
 import { warmed } from './fuse-warming';
 import { shown } from '../rules/rounding';

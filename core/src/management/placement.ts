@@ -1,10 +1,10 @@
 import type { Statement } from '../finding';
 import type { Connected } from '../demand/connected';
 import { clampFit } from './clamp-fit';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type NodeKind } from '../survey/words';
+import { NODE_NAMES, type NodeKind } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { below, hangsFrom, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 

@@ -1,5 +1,6 @@
-import type { Assessment, NodeAssessment } from '../assessment';
-import type { RulePack } from '../rules/rule-pack';
+import type { Assessment } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
+import type { Rules } from '../rules/rules';
 import { worstSetPointA } from './clamp-limit';
 
 /** What the nodes on the way allow of a clamp’s settings, in whole amperes. */
@@ -21,16 +22,16 @@ export interface SettingBounds {
 export function settingBounds(
   { nodes }: Pick<Assessment, 'nodes'>,
   chargers: number,
-  pack: RulePack,
+  rules: Rules,
 ): SettingBounds | null {
   const guarded = nodes.filter(({ guard }) => guard !== undefined);
   if (guarded.length === 0 || chargers === 0) return null;
   const setBy = leastBy(guarded, ({ guard }) => guard?.mostSetPointA ?? null);
   const failBy = leastBy(guarded, ({ guard }) => guard?.mostFailSafeA ?? null);
   const setPointA = setBy ? Math.floor(setBy.value + 1e-6) : null;
-  const { amperes, percent } = pack.setPointMargin.value;
+  const { amperes, percent } = rules.setPointMargin.value;
   // A margin is counted from what the node may carry, which is the bound with the clamp's error put back.
-  const carriesA = setBy === null ? null : worstSetPointA(setBy.value, pack);
+  const carriesA = setBy === null ? null : worstSetPointA(setBy.value, rules);
   const below = (marginA: number): number | null =>
     setPointA === null ? null : Math.max(0, Math.min(setPointA, Math.floor(marginA + 1e-6)));
   return {
@@ -38,7 +39,7 @@ export function settingBounds(
     setBy: setBy?.label ?? null,
     withMarginA: carriesA === null ? null : below(carriesA - amperes),
     withMarginPercentA: carriesA === null ? null : below(carriesA * (1 - percent / 100)),
-    withErrorA: setPointA === null ? null : worstSetPointA(setPointA, pack),
+    withErrorA: setPointA === null ? null : worstSetPointA(setPointA, rules),
     failSafeA: failBy ? Math.max(0, Math.floor(failBy.value / chargers + 1e-6)) : null,
     failSafeBy: failBy?.label ?? null,
   };

@@ -1,8 +1,8 @@
 import type { Statement } from '../finding';
 import { supplyPhases } from '../demand/connected';
-import { isCharger, isGeneration, equipmentName } from '../survey/kinds';
+import { isCharger, isGeneration, equipmentName } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
-import { GENERATION_NAMES, NODE_NAMES, type Phase } from '../survey/words';
+import { GENERATION_NAMES, NODE_NAMES, type Phase } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, phaseAt, protects, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import { exceeds } from '../worked';

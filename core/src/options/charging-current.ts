@@ -1,11 +1,11 @@
 import type { Assessment } from '../assessment';
 import { chargerLimitA, clampSettings } from '../management/limiter';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { trialPlan } from '../trial/plan';
 import { stillTrue } from '../trial/record';
-import { isCharger } from '../survey/kinds';
+import { isCharger } from '../survey/words/kinds';
 import type { ChargingCurrent } from './charging-time';
 
 /**
@@ -16,7 +16,7 @@ export function charging(
   survey: Survey,
   charger: Proposal,
   assessment: Assessment | null,
-  pack: RulePack,
+  rules: Rules,
 ): { readonly current: ChargingCurrent; readonly morningsShort?: number } {
   const limitA = chargerLimitA(charger) ?? 0;
   const lines = charger.phases === 3 && survey.supply.phases === 3 ? 3 : 1;
@@ -30,7 +30,7 @@ export function charging(
   });
   const mostA = Math.min(limitA, ...settings.clamps.map(({ setPointA }) => setPointA));
   const leastA = Math.max(0, Math.floor(Math.min(mostA, ...left) + 1e-6));
-  return { current: { mostA, leastA, lines }, ...played(survey, charger, assessment, pack) };
+  return { current: { mostA, leastA, lines }, ...played(survey, charger, assessment, rules) };
 }
 
 /** The trial's figure for this way, where one was played from what this survey says. */
@@ -38,12 +38,12 @@ function played(
   survey: Survey,
   charger: Proposal,
   assessment: Assessment,
-  pack: RulePack,
+  rules: Rules,
 ): { readonly morningsShort?: number } {
   const record = survey.trials?.find(({ id }) => id === charger.id);
   if (!record) return {};
   const { seed = 1, measurementId, fault } = record;
-  if (!stillTrue(record, trialPlan(survey, assessment, charger, pack, { seed, measurementId, fault }))) return {};
+  if (!stillTrue(record, trialPlan(survey, assessment, charger, rules, { seed, measurementId, fault }))) return {};
   const morningsShort = record.ways?.find(({ id }) => id === 'managed')?.morningsShort?.median;
   return morningsShort === undefined ? {} : { morningsShort };
 }

@@ -1,5 +1,5 @@
 import type { Driver } from '../survey/driver';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 
 /** What a charging current does for the driver: energy a day, hours for it, and whether the night is long enough. */
 export interface ChargingTime {
@@ -25,8 +25,8 @@ export interface ChargingCurrent {
 }
 
 /** Power in kW from amperes on so many lines at the nominal voltage; under the least charging current it is none. */
-export function chargingPower(amperes: number, lines: 1 | 3, pack: RulePack): number {
-  return amperes + 1e-6 < pack.leastChargingA.value ? 0 : (amperes * lines * pack.nominalVoltageV.value) / 1000;
+export function chargingPower(amperes: number, lines: 1 | 3, rules: Rules): number {
+  return amperes + 1e-6 < rules.leastChargingA.value ? 0 : (amperes * lines * rules.nominalVoltageV.value) / 1000;
 }
 
 /** Hours a day in which it may charge: those it stands there, and no more than the cheap ones. Undefined where neither is said. */
@@ -41,13 +41,13 @@ function hoursToCharge({ hoursThere, cheapFromH, cheapToH }: Driver): number | u
 export function chargingTime(
   driver: Driver | undefined,
   { mostA, leastA, lines }: ChargingCurrent,
-  pack: RulePack,
+  rules: Rules,
   morningsShort?: number,
 ): ChargingTime {
   const onboard = driver?.onboardA ?? Infinity;
-  const powerKw = chargingPower(Math.min(mostA, onboard), lines, pack);
-  const leastKw = chargingPower(Math.min(leastA, onboard), lines, pack);
-  const perMile = driver?.kwhPerMile ?? pack.kwhPerMile.value;
+  const powerKw = chargingPower(Math.min(mostA, onboard), lines, rules);
+  const leastKw = chargingPower(Math.min(leastA, onboard), lines, rules);
+  const perMile = driver?.kwhPerMile ?? rules.kwhPerMile.value;
   const neededKwh = driver?.milesPerDay === undefined ? null : driver.milesPerDay * perMile;
   const hours = neededKwh === null || powerKw <= 0 ? null : neededKwh / powerKw;
   const there = driver && hoursToCharge(driver);

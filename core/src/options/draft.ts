@@ -1,4 +1,4 @@
-import type { OptionKind } from '../survey/option-words';
+import type { OptionKind } from '../survey/words/option-words';
 import type { Survey } from '../survey/survey';
 
 /** A way of doing it, as the survey would be with it, before it is judged. */

@@ -1,8 +1,8 @@
 import type { Assessment } from '../assessment';
-import { leastWithCharger, rungsOf, withCharger } from '../circuit/room';
+import { leastWithCharger, rungsOf, withCharger } from '../feeder/room';
 import type { CircuitFacts } from '../circuit/circuit-facts';
 import { settingsOf } from '../management/settings';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
@@ -37,11 +37,11 @@ export interface GuardTable {
  * Full rate, each usual setting below it and, where a clamp is reckoned, managed and fail-safe, each against the rating of
  * every node on the way, street first: unmanaged, everything else there and the charger; managed, as section 10 of the guide.
  */
-export function guardTable(survey: Survey, assessment: Assessment, proposal: Proposal, pack: RulePack): GuardTable {
+export function guardTable(survey: Survey, assessment: Assessment, proposal: Proposal, rules: Rules): GuardTable {
   const tree = supplyTree(survey);
   const facts: CircuitFacts = {
     survey,
-    pack,
+    rules,
     tree,
     phases: assessment.supply.phases,
     nodes: new Map(assessment.nodes.map((node) => [node.id, node])),
@@ -50,7 +50,7 @@ export function guardTable(survey: Survey, assessment: Assessment, proposal: Pro
   };
   const rungs = rungsOf(proposal, facts).reverse();
   const { ratedA } = proposal;
-  const rates = ratedA === undefined ? [] : [ratedA, ...settingsOf(proposal, pack)];
+  const rates = ratedA === undefined ? [] : [ratedA, ...settingsOf(proposal, rules)];
   const nodes = rungs.map(({ here, name, ratingA }) => ({ id: here.node.id, label: name, ratingA: ratingA ?? null }));
   const sure = assessment.supply.ratingEstablished === true;
   const modes = rates.map((currentA, at): GuardMode => {

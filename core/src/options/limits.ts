@@ -4,8 +4,8 @@ import { setPointWithin } from '../management/clamp-limit';
 import { BEFORE_THE_METER } from '../management/placement';
 import { settingBounds, stepAtMost } from '../management/set-points';
 import { settingsOf } from '../management/settings';
-import type { RulePack } from '../rules/rule-pack';
-import { isCharger } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { isCharger } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
@@ -31,11 +31,11 @@ export function unlimited(survey: Survey): Survey {
  * The largest usual setting that fits, or, while something else is not known, the largest at which nothing known is over; the least of them
  * where every one is. Null where there is no charger, or none that can be set lower.
  */
-export function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
+export function fixedLimit(survey: Survey, rules: Rules): Draft | null {
   const chargers = survey.proposals.filter(isCharger);
   const most = Math.max(...chargers.map(({ ratedA }) => ratedA ?? 0));
   const widest = chargers.find(({ ratedA }) => ratedA === most);
-  const steps = widest ? settingsOf(widest, pack) : [];
+  const steps = widest ? settingsOf(widest, rules) : [];
   if (steps.length === 0) return null;
   const at = (fixedA: number): Survey =>
     withLimiter(survey, ({ ratedA }) => ({ kind: 'fixed', fixedA: Math.min(fixedA, ratedA ?? fixedA) }));
@@ -44,7 +44,7 @@ export function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
     const step = steps[middle];
-    if (step !== undefined && fits(assess(at(step), pack)).answer !== false) high = middle;
+    if (step !== undefined && fits(assess(at(step), rules)).answer !== false) high = middle;
     else low = middle + 1;
   }
   const best = steps[low] ?? 0;
@@ -60,7 +60,7 @@ export function fixedLimit(survey: Survey, pack: RulePack): Draft | null {
  * Every charger behind the same clamps, at the largest set-point that holds less the pack’s margin, with complete settings: the one after the
  * meter where a clamp is recorded there, otherwise on the first conductor of the customer’s, and one more on each feeder. Null without a charger.
  */
-export function managed(survey: Survey, pack: RulePack): Draft | null {
+export function managed(survey: Survey, rules: Rules): Draft | null {
   const chargers = survey.proposals.filter(isCharger);
   const [charger] = chargers;
   if (!charger) return null;
@@ -78,21 +78,21 @@ export function managed(survey: Survey, pack: RulePack): Draft | null {
       cautions: [],
     };
   const recorded = chargers.find(({ limiter }) => limiter.clampNodeId === main.node.id)?.limiter;
-  const moreClamps = feederClamps(shared, main, recorded, pack);
+  const moreClamps = feederClamps(shared, main, recorded, rules);
   const first = withLimiter(survey, ({ limiter }) => ({
     kind: 'clamp',
     clampNodeId: main.node.id,
-    setPointA: recorded?.setPointA ?? tree.device?.node.ratingA ?? pack.fallbackFuseA.value,
-    failSafeA: pack.leastChargingA.value,
+    setPointA: recorded?.setPointA ?? tree.device?.node.ratingA ?? rules.fallbackFuseA.value,
+    failSafeA: rules.leastChargingA.value,
     ...(moreClamps.length > 0 ? { moreClamps } : {}),
     fit: { ...limiter.fit, conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', phase: 'all' },
   }));
-  const bounds = settingBounds(assess(first, pack), chargers.length, pack);
+  const bounds = settingBounds(assess(first, rules), chargers.length, rules);
   const setPointA = bounds?.withMarginA ?? undefined;
   const made = withLimiter(first, ({ limiter, failSafesA }) => ({
     ...limiter,
     ...(setPointA === undefined ? {} : { setPointA }),
-    failSafeA: failSafeWithin(bounds?.failSafeA ?? 0, failSafesA, pack),
+    failSafeA: failSafeWithin(bounds?.failSafeA ?? 0, failSafesA, rules),
   }));
   return {
     kind: 'managed',
@@ -105,14 +105,14 @@ export function managed(survey: Survey, pack: RulePack): Draft | null {
     cautions: [
       'Charging gives way to the house, and pauses when less than 6 A is left.',
       ...(chargers.length > 1 ? ['The chargers share what is left: one controller has to run them all.'] : []),
-      ...(pack.acceptsLimiting ? [] : ['This operator does not accept limiting in place of a larger fuse.']),
+      ...(rules.acceptsLimiting ? [] : ['This operator does not accept limiting in place of a larger fuse.']),
     ],
   };
 }
 
 /** The largest fail-safe current within a bound that the equipment has, in amperes; of the usual two, least charging current or stopped, where that is not recorded. */
-function failSafeWithin(boundA: number, settingsA: readonly number[] | undefined, pack: RulePack): number {
-  const least = pack.leastChargingA.value;
+function failSafeWithin(boundA: number, settingsA: readonly number[] | undefined, rules: Rules): number {
+  const least = rules.leastChargingA.value;
   return stepAtMost(boundA, settingsA?.length ? settingsA : [0, least]) ?? 0;
 }
 
@@ -128,7 +128,7 @@ function feederClamps(
   shared: readonly TreeNode[],
   main: TreeNode,
   recorded: Limiter | undefined,
-  pack: RulePack,
+  rules: Rules,
 ): NonNullable<Limiter['moreClamps']> {
   const known = (recorded?.moreClamps ?? []).filter(({ nodeId }) => shared.some(({ node }) => node.id === nodeId));
   return shared.flatMap((here) => {
@@ -136,7 +136,7 @@ function feederClamps(
     if (kind !== 'feeder' || here === main || ratingA === undefined) return [];
     const there = known.find(({ nodeId }) => nodeId === id);
     // As far below as the clamp may err.
-    const setPointA = Math.max(0, Math.floor(setPointWithin(ratingA, pack) + 1e-6));
+    const setPointA = Math.max(0, Math.floor(setPointWithin(ratingA, rules) + 1e-6));
     return [
       {
         ...(there ?? { id: `on-${id}`.slice(0, 64), nodeId: id }),

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assessment';
 import type { Ground } from '../grounds/verdict';
-import type { CostBand, OptionKind } from '../survey/option-words';
+import type { CostBand, OptionKind } from '../survey/words/option-words';
 import type { Survey } from '../survey/survey';
 import type { ChargingTime } from './charging-time';
 

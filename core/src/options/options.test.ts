@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
-import { readSurvey } from '../survey/read';
+import { readSurvey } from '../survey/opening/read';
 import { nodeOf, settledSurvey, type Change } from '../testing/settled-survey';
 import { chargingTime } from './charging-time';
 import { drawLineup } from '../lineup/drawing';

@@ -2,9 +2,9 @@
 import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import { chargerLimitA } from '../management/limiter';
-import type { RulePack } from '../rules/rule-pack';
-import { COST_BANDS, type OptionKind } from '../survey/option-words';
-import { isCharger } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { COST_BANDS, type OptionKind } from '../survey/words/option-words';
+import { isCharger } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import {} from '../worked';
 import { chargingTime, type ChargingTime } from './charging-time';
@@ -26,22 +26,28 @@ interface Judged {
 }
 
 /** Every option for the equipment proposed, those that hold first, then by what the customer cares about most. */
-export function options(survey: Survey, pack: RulePack): Option[] {
+export function options(survey: Survey, rules: Rules): Option[] {
   if (survey.proposals.length === 0 || survey.proposals.some(({ ratedA }) => ratedA === undefined)) return [];
-  const limits = [fixedLimit(survey, pack), managed(survey, pack)].flatMap((each) => (each ? [judge(each, pack)] : []));
-  const changes = structures(survey, pack);
-  const alone = changes.map((change) => judge(withoutLimit(change), pack));
+  const limits = [fixedLimit(survey, rules), managed(survey, rules)].flatMap((each) =>
+    each ? [judge(each, rules)] : [],
+  );
+  const changes = structures(survey, rules);
+  const alone = changes.map((change) => judge(withoutLimit(change), rules));
   const full: Draft = { kind: 'full-rate', title: 'Full rate', survey: unlimited(survey), cautions: [] };
-  const singles = [judge(full, pack), ...limits, ...alone];
-  const found = [...singles, ...together(survey, changes, alone, limits, pack), ...heldMeanwhile(limits, alone, pack)];
+  const singles = [judge(full, rules), ...limits, ...alone];
+  const found = [
+    ...singles,
+    ...together(survey, changes, alone, limits, rules),
+    ...heldMeanwhile(limits, alone, rules),
+  ];
   return inOrder(
-    found.map((each) => asOption(each, pack)),
+    found.map((each) => asOption(each, rules)),
     survey.driver?.priority,
   );
 }
 
-function judge(draft: Draft, pack: RulePack): Judged {
-  const assessment = assess(draft.survey, pack);
+function judge(draft: Draft, rules: Rules): Judged {
+  const assessment = assess(draft.survey, rules);
   const fit = fits(assessment);
   // What is wrong already is wrong whatever is open; what would fit waits for it.
   return { draft, assessment, fit, holds: draft.open !== undefined && fit.answer === true ? null : fit.answer };
@@ -60,7 +66,7 @@ function together(
   changes: readonly Draft[],
   alone: readonly Judged[],
   limits: readonly Judged[],
-  pack: RulePack,
+  rules: Rules,
 ): Judged[] {
   const open = changes.filter(({ kind }, at) => kind !== 'other-supply' && alone[at]?.holds !== true);
   const holds = (kind: OptionKind): boolean | null => alone.find(({ draft }) => draft.kind === kind)?.holds ?? null;
@@ -74,16 +80,16 @@ function together(
     ] as const) {
       const by = limits.find(({ draft }) => draft.kind === kind);
       if (!by || by.holds === true) continue;
-      const made = limit(change.survey, pack);
+      const made = limit(change.survey, rules);
       if (made === null || made.open !== undefined) continue;
-      const judged = judge(joined(change, made), pack);
+      const judged = judge(joined(change, made), rules);
       if (better(judged, [holds(change.kind), by.holds])) found.push(judged);
     }
-    const seconds = open.length > at + 1 ? structures(change.survey, pack) : [];
+    const seconds = open.length > at + 1 ? structures(change.survey, rules) : [];
     for (const other of open.slice(at + 1)) {
       const second = seconds.find(({ kind }) => kind === other.kind);
       if (!second) continue;
-      const judged = judge(joined(change, { ...second, survey: unlimited(second.survey) }), pack);
+      const judged = judge(joined(change, { ...second, survey: unlimited(second.survey) }), rules);
       if (better(judged, [holds(change.kind), holds(other.kind)])) found.push(judged);
     }
   }
@@ -101,7 +107,7 @@ function joined(first: Draft, second: Draft): Draft {
 }
 
 /** Held to what the feeder carries until it is laid anew: charging soon, and full rate later, where both hold. */
-function heldMeanwhile(limits: readonly Judged[], alone: readonly Judged[], pack: RulePack): Judged[] {
+function heldMeanwhile(limits: readonly Judged[], alone: readonly Judged[], rules: Rules): Judged[] {
   const held = limits.find(({ draft }) => draft.kind === 'fixed-limit');
   const anew = alone.find(({ draft }) => draft.kind === 'new-feeder');
   if (held?.holds !== true || anew?.holds !== true) return [];
@@ -111,12 +117,12 @@ function heldMeanwhile(limits: readonly Judged[], alone: readonly Judged[], pack
     title: `${held.draft.title} now, full rate once the feeder is laid anew`,
     cautions: [...held.draft.cautions, ...anew.draft.cautions],
   };
-  return [judge(draft, pack)];
+  return [judge(draft, rules)];
 }
 
-function asOption({ draft, assessment, fit, holds }: Judged, pack: RulePack): Option {
+function asOption({ draft, assessment, fit, holds }: Judged, rules: Rules): Option {
   const { kind, also } = draft;
-  const terms = [kind, ...(also === undefined ? [] : [also])].map((each) => pack.optionTerms.value[each]);
+  const terms = [kind, ...(also === undefined ? [] : [also])].map((each) => rules.optionTerms.value[each]);
   const costBand = COST_BANDS[Math.max(...terms.map((each) => COST_BANDS.indexOf(each.costBand)))] ?? 'high';
   // Held now and changed later is there as soon as the first of them is.
   const waits = kind === 'fixed-limit' ? terms.slice(0, 1) : terms;
@@ -132,26 +138,26 @@ function asOption({ draft, assessment, fit, holds }: Judged, pack: RulePack): Op
     already: fit.already.map(({ says }) => says),
     weakest: weakest && assessment.weakest ? weakestWords(weakest.label, assessment.weakest.headroomA) : null,
     route: assessment.route.way,
-    charging: chargingOf(draft, assessment, pack),
+    charging: chargingOf(draft, assessment, rules),
     whoMustAgree: [...new Set(terms.map(({ whoMustAgree }) => whoMustAgree))].join('; '),
     waitWeeks: [
       Math.max(...waits.map((each) => each.waitWeeks[0])),
       Math.max(...waits.map((each) => each.waitWeeks[1])),
     ],
     costBand,
-    costWords: pack.costBandWords[costBand],
+    costWords: rules.costBandWords[costBand],
     cautions: draft.cautions,
     survey: draft.takes ?? draft.survey,
   };
 }
 
-function chargingOf({ survey, kind, takes }: Draft, assessment: Assessment, pack: RulePack): ChargingTime | null {
+function chargingOf({ survey, kind, takes }: Draft, assessment: Assessment, rules: Rules): ChargingTime | null {
   // On another supply it charges at its rating, if that supply carries it.
   const on = kind === 'other-supply' && takes ? unlimited(takes) : survey;
   const charger = on.proposals.find(isCharger);
   if (!charger || chargerLimitA(charger) === null) return null;
-  const { current, morningsShort } = charging(on, charger, kind === 'other-supply' ? null : assessment, pack);
-  return chargingTime(survey.driver, current, pack, morningsShort);
+  const { current, morningsShort } = charging(on, charger, kind === 'other-supply' ? null : assessment, rules);
+  return chargingTime(survey.driver, current, rules, morningsShort);
 }
 
 function weakestWords(label: string, headroomA: number): string {

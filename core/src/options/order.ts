@@ -1,4 +1,4 @@
-import { COST_BANDS, type Priority } from '../survey/option-words';
+import { COST_BANDS, type Priority } from '../survey/words/option-words';
 import type { Option } from './option';
 
 /** Under this a night hardly fills a battery, in kW: put behind what charges faster until the customer says what matters. */

@@ -1,25 +1,25 @@
 /** What can be changed of the supply, or of what is asked of it; each as a change of a survey, its limiters left as they are. */
 import { assess } from '../assess';
 import { loopVerdict } from '../intake/loop-status';
-import type { RulePack } from '../rules/rule-pack';
-import { isCharger } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { isCharger } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
 import type { Draft } from './draft';
 import { unlimited } from './limits';
 
 /** Every change of the supply that is to be had here. */
-export function structures(survey: Survey, pack: RulePack): Draft[] {
+export function structures(survey: Survey, rules: Rules): Draft[] {
   return [fuseUpgrade, unLoop, newFeeder, threePhase, otherSupply, fewerChargers].flatMap(
-    (make) => make(survey, pack) ?? [],
+    (make) => make(survey, rules) ?? [],
   );
 }
 
 /** The next usual fuse up; it is the operator’s to give, and what stands behind it has to suit it. */
-function fuseUpgrade(survey: Survey, pack: RulePack): Draft | null {
+function fuseUpgrade(survey: Survey, rules: Rules): Draft | null {
   const { device } = supplyTree(survey);
-  const present = assess(survey, pack).supply.rating.value ?? pack.fallbackFuseA.value;
-  const next = pack.usualFusesA.value.find((size) => size > present);
+  const present = assess(survey, rules).supply.rating.value ?? rules.fallbackFuseA.value;
+  const next = rules.usualFusesA.value.find((size) => size > present);
   if (!device || next === undefined || device.node.kind !== 'cut-out') return null;
   return {
     kind: 'fuse-upgrade',
@@ -63,8 +63,8 @@ function unLoop(survey: Survey): Draft | null {
 }
 
 /** Every feeder on the way laid anew for full rate, where that was sized and holds. */
-function newFeeder(survey: Survey, pack: RulePack): Draft | null {
-  const feeders = assess(unlimited(survey), pack).feeders.flatMap(({ nodeId, answers }) => {
+function newFeeder(survey: Survey, rules: Rules): Draft | null {
+  const feeders = assess(unlimited(survey), rules).feeders.flatMap(({ nodeId, answers }) => {
     const made = answers.find(({ kind, holds }) => kind === 'new-cable' && holds === true)?.made;
     return made ? [{ nodeId, ...made }] : [];
   });

@@ -1,7 +1,7 @@
 import { assess } from '../assess';
 import { questionKey, type Question } from '../questions/question';
 import type { RouteWay } from '../route/route';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { fits } from './fits';
 
@@ -26,26 +26,26 @@ export interface DecidingFact {
  * Every question with plausible answers tried over them, one at a time; those of which an answer comes to something else than another does, or
  * than what is known now, the most decisive first.
  */
-export function whatWouldChange(survey: Survey, pack: RulePack): DecidingFact[] {
+export function whatWouldChange(survey: Survey, rules: Rules): DecidingFact[] {
   // What stands on no verdict moves neither the route nor a fit.
-  const questions = assess(survey, pack).questions.filter(({ on }) => on !== 'form' && on !== 'workmanship');
-  const now = outcomeOf('', survey, pack);
+  const questions = assess(survey, rules).questions.filter(({ on }) => on !== 'form' && on !== 'workmanship');
+  const now = outcomeOf('', survey, rules);
   return questions
-    .flatMap((question) => decidingFact(question, now, survey, pack) ?? [])
+    .flatMap((question) => decidingFact(question, now, survey, rules) ?? [])
     .sort((a, b) => weight(b) - weight(a));
 }
 
-function decidingFact(question: Question, now: Outcome, survey: Survey, pack: RulePack): DecidingFact | null {
-  const outcomes = (question.answers ?? []).map(({ says, change }) => outcomeOf(says, change(survey), pack));
+function decidingFact(question: Question, now: Outcome, survey: Survey, rules: Rules): DecidingFact | null {
+  const outcomes = (question.answers ?? []).map(({ says, change }) => outcomeOf(says, change(survey), rules));
   if (outcomes.length === 0) return null;
   const changes = changesIn([now, ...outcomes]);
   return changes.length === 0 ? null : { id: questionKey(question), question: question.title, outcomes, changes };
 }
 
-function outcomeOf(answer: string, survey: Survey, pack: RulePack): Outcome {
-  const assessed = assess(survey, pack);
+function outcomeOf(answer: string, survey: Survey, rules: Rules): Outcome {
+  const assessed = assess(survey, rules);
   const limited = survey.proposals.some(({ limiter }) => limiter.kind === 'fixed' || limiter.kind === 'clamp');
-  const free = limited ? assess(unlimited(survey), pack) : assessed;
+  const free = limited ? assess(unlimited(survey), rules) : assessed;
   return { answer, route: assessed.route.way, holds: fits(assessed).answer, fullRate: fits(free).answer };
 }
 

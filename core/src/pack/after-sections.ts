@@ -1,9 +1,9 @@
 import { judgeTests, testsOf } from '../after/tests';
 import type { Assessment } from '../assessment';
 import { CHECKLIST_NAMES } from '../firm/checklists';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { CHECKLISTS } from '../survey/after';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { NOT_KNOWN, row, type Section } from './rows';
@@ -11,14 +11,14 @@ import { NOT_KNOWN, row, type Section } from './rows';
 const VERDICTS = { passes: 'passes', fails: 'FAILS', 'not-known': 'not judged' } as const;
 
 /** What was measured of a new circuit with its limits; nothing before anything was. */
-export function testSections(survey: Survey, { circuits }: Assessment, proposal: Proposal, pack: RulePack): Section[] {
+export function testSections(survey: Survey, { circuits }: Assessment, proposal: Proposal, rules: Rules): Section[] {
   const readings = testsOf(survey, proposal).filter(({ proposalId }) => proposalId === proposal.id);
   if (readings.length === 0 && proposal.tested === undefined) return [];
   const tests = judgeTests(
     survey,
     circuits.find(({ proposalId }) => proposalId === proposal.id),
     proposal,
-    pack,
+    rules,
   );
   const takenBy = [...new Set(readings.flatMap(({ takenBy: by }) => by ?? []))].join(', ');
   const instruments = [...new Set(readings.flatMap(({ instrument }) => instrument ?? []))].join(', ');

@@ -1,8 +1,8 @@
 import type { Assessment } from '../assessment';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
-import type { FeederAssessment } from '../circuit/feeder';
-import { limitWords } from '../circuit/size-search';
-import { WAY_PLAN_NAMES } from '../survey/circuit-words';
+import type { FeederAssessment } from '../feeder/feeder';
+import { limitWords } from '../cable/size-search';
+import { WAY_PLAN_NAMES } from '../survey/words/circuit-words';
 import type { Proposal } from '../survey/proposal';
 import type { Figure } from '../worked';
 import { figureText, NOT_KNOWN, row, type Row, type Section } from './rows';

@@ -1,15 +1,16 @@
-import type { Assessment, PerPhase } from '../assessment';
+import type { Assessment } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import { CLASS_NAMES } from '../demand/maximum-demand';
 import { answerWords } from '../grounds/verdict';
 import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
 import type { RouteWay } from '../route/route';
 import type { FirmContact } from '../firm/contact';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Measurement } from '../survey/measurement';
 import { isUpgradeOnly } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NATION_NAMES, PREMISES_NAMES } from '../survey/words';
+import { NATION_NAMES, PREMISES_NAMES } from '../survey/words/words';
 import type { Figure } from '../worked';
 import { circuitSections, circuitWorkings, feederSection } from './circuit-sections';
 import { afterSection, testSections } from './after-sections';
@@ -84,15 +85,15 @@ const UPGRADE_TITLE = 'Request for a change of supply';
 export function composePack(
   survey: Survey,
   assessment: Assessment,
-  pack: RulePack,
+  rules: Rules,
   signedBy: SignedBy,
   earlier?: EarlierPack,
 ): PackContent {
   const { route, demand, supply } = assessment;
-  const sections = sectionsOf(survey, assessment, pack, signedBy);
+  const sections = sectionsOf(survey, assessment, rules, signedBy);
   return {
     title: isUpgradeOnly(survey) && route.way !== 'hold' ? UPGRADE_TITLE : TITLES[route.way],
-    purpose: purposeOf(route.way, pack, signedBy),
+    purpose: purposeOf(route.way, rules, signedBy),
     sections,
     lineup: lineupOf(survey, assessment),
     photos: packPhotos(survey),
@@ -105,7 +106,7 @@ export function composePack(
       demand.afterKva,
       ...assessment.circuits.flatMap(circuitWorkings),
     ],
-    declarations: pack.declarations,
+    declarations: rules.declarations,
     missing: missingItems(assessment),
     ...(signedBy.signature ? { signature: signedBy.signature } : {}),
     ...(earlier ? { changed: { since: earlier.number, lines: changesSince(earlier.sections, sections) } } : {}),
@@ -113,15 +114,15 @@ export function composePack(
 }
 
 /** Every section there is something to say in, in the order of the document. */
-function sectionsOf(survey: Survey, assessment: Assessment, pack: RulePack, signedBy: SignedBy): Section[] {
-  const [site, ...others] = factSections(survey, assessment, pack);
+function sectionsOf(survey: Survey, assessment: Assessment, rules: Rules, signedBy: SignedBy): Section[] {
+  const [site, ...others] = factSections(survey, assessment, rules);
   return [...(site ? [site] : []), installerSection(signedBy), ...others, answeredSection(signedBy)].filter(
     ({ rows }) => rows.length > 0,
   );
 }
 
 /** What the document says of the survey, whoever signs it; what is decided from the facts is marked so. */
-export function factSections(survey: Survey, assessment: Assessment, pack: RulePack): Section[] {
+export function factSections(survey: Survey, assessment: Assessment, rules: Rules): Section[] {
   return [
     siteSection(survey),
     thereSection(survey),
@@ -132,9 +133,9 @@ export function factSections(survey: Survey, assessment: Assessment, pack: RuleP
     ...survey.proposals.flatMap((proposal) => [
       equipmentSection(proposal, survey, assessment),
       ...circuitSections(proposal, assessment),
-      ...trialSections(proposal, survey, assessment, pack),
-      ...commissioningSections(proposal, survey, pack),
-      ...testSections(survey, assessment, proposal, pack),
+      ...trialSections(proposal, survey, assessment, rules),
+      ...commissioningSections(proposal, survey, rules),
+      ...testSections(survey, assessment, proposal, rules),
     ]),
     ...assessment.feeders.map((feeder) => feederSection(feeder)),
     requestSection(survey),
@@ -155,13 +156,13 @@ function answeredSection({ name, answers = [] }: SignedBy): Section {
   };
 }
 
-function purposeOf(way: RouteWay, pack: RulePack, { commissionedOn, at }: SignedBy): string {
+function purposeOf(way: RouteWay, rules: Rules, { commissionedOn, at }: SignedBy): string {
   if (way === 'hold')
-    return `Keep clear. The operator’s emergency line is ${pack.emergencyNumber.value}. This is not an application.`;
+    return `Keep clear. The operator’s emergency line is ${rules.emergencyNumber.value}. This is not an application.`;
   if (way === 'ask-then-fit')
-    return `The equipment below will not be connected until the network operator has replied (usually within ${pack.replyWorkingDays.value} working days).`;
-  if (commissionedOn !== undefined) return noticeWords(commissionedOn, at.slice(0, 10), pack);
-  return `To be sent to the network operator within ${pack.noticeWithinDays.value} days of commissioning.`;
+    return `The equipment below will not be connected until the network operator has replied (usually within ${rules.replyWorkingDays.value} working days).`;
+  if (commissionedOn !== undefined) return noticeWords(commissionedOn, at.slice(0, 10), rules);
+  return `To be sent to the network operator within ${rules.noticeWithinDays.value} days of commissioning.`;
 }
 
 /** Only what this figure adds to those printed before it. */
@@ -269,12 +270,12 @@ function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileN
   return row(MEASURED[kind], figures.join(' · '), [reach, fileName, takenBy].filter(Boolean).join('; '));
 }
 
-function routeSection({ route, demand, rulePack }: Assessment): Section {
+function routeSection({ route, demand, rules }: Assessment): Section {
   return {
     title: 'Route to the network operator',
     derived: true,
     rows: [
-      row('Route', route.words, `Rule pack ${rulePack.id}, version ${rulePack.version}`),
+      row('Route', route.words, `Rules ${rules.id}, version ${rules.version}`),
       ...route.triggers.map(({ title, evidence, state }) =>
         row(state === 'met' ? 'Because' : 'Because not known', title, evidence),
       ),

@@ -1,12 +1,12 @@
 import type { Assessment } from '../assessment';
 import { commissioningBegun, commissioningSteps } from '../management/commissioning';
-import type { RulePack } from '../rules/rule-pack';
-import { OPTION_NAMES, PRIORITY_NAMES } from '../survey/option-words';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { OPTION_NAMES, PRIORITY_NAMES } from '../survey/words/option-words';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import type { TrialSpread } from '../survey/trial';
-import { TRIAL_FAULT_NAMES } from '../survey/trial-words';
+import { TRIAL_FAULT_NAMES } from '../survey/words/trial-words';
 import { trialPlan } from '../trial/plan';
 import { stillTrue } from '../trial/record';
 import { NOT_KNOWN, row, type Section } from './rows';
@@ -14,7 +14,7 @@ import { NOT_KNOWN, row, type Section } from './rows';
 /** What the packs say of how the charger is run: the trial played, the limiter commissioned, the option decided on. */
 
 /** The record of commissioning the limiter, once it was begun. */
-export function commissioningSections(proposal: Proposal, survey: Survey, pack: RulePack): Section[] {
+export function commissioningSections(proposal: Proposal, survey: Survey, rules: Rules): Section[] {
   if (proposal.limiter.kind !== 'clamp' || !commissioningBegun(proposal)) return [];
   const { doneBy, doneAt, note } = proposal.limiter.test ?? {};
   const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
@@ -22,7 +22,7 @@ export function commissioningSections(proposal: Proposal, survey: Survey, pack: 
     {
       title: `Limiter commissioned: ${equipmentName(proposal)}`,
       rows: [
-        ...commissioningSteps(proposal, survey, pack).map(({ title, state, says, overLink }) =>
+        ...commissioningSteps(proposal, survey, rules).map(({ title, state, says, overLink }) =>
           row(
             title,
             words[state],
@@ -52,11 +52,11 @@ export function choiceSection({ choice, driver }: Survey): Section {
 }
 
 /** The trial that was kept: what it was played from, and each way in a row; whether the survey still says so. */
-export function trialSections(proposal: Proposal, survey: Survey, assessment: Assessment, pack: RulePack): Section[] {
+export function trialSections(proposal: Proposal, survey: Survey, assessment: Assessment, rules: Rules): Section[] {
   const record = survey.trials?.find(({ id }) => id === proposal.id);
   if (!record) return [];
   const { seed = 1, measurementId, fault, years = 0, source, ratingA, kwhPerDay } = record;
-  const plan = trialPlan(survey, assessment, proposal, pack, { seed, measurementId, fault });
+  const plan = trialPlan(survey, assessment, proposal, rules, { seed, measurementId, fault });
   const from = source === 'log' ? 'days of the log' : 'the appliances listed and plain habits';
   const fresh = stillTrue(record, plan);
   return [

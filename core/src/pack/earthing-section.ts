@@ -2,7 +2,7 @@ import type { Assessment } from '../assessment';
 import { highestElectrode, highestZe } from '../circuit/origin';
 import { OPEN_PEN_NAMES, type OpenPenAssessment } from '../earthing/open-pen';
 import { EARTHING_SIGN_MEANINGS } from '../earthing/signs';
-import { BONDED_PART_NAMES, INCOMING_NAMES } from '../survey/earthing-words';
+import { BONDED_PART_NAMES, INCOMING_NAMES } from '../survey/words/earthing-words';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { figureText, NOT_KNOWN, row, type Row, type Section } from './rows';

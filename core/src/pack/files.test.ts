@@ -24,7 +24,7 @@ describe('the files of a pack', () => {
       'message.txt',
     ]);
     expect(texts.get('survey.json')).toBe('{}\n');
-    expect(JSON.parse(texts.get('assessment.json') ?? '')).toMatchObject({ rulePack: { id: 'gb-default' } });
+    expect(JSON.parse(texts.get('assessment.json') ?? '')).toMatchObject({ rules: { id: 'gb-default' } });
     expect(texts.get('line-up.svg')).toMatch(/^<svg|^<\?xml/);
   });
   it('no cell is a formula, and what would break a row is quoted', () => {

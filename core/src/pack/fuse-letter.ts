@@ -1,5 +1,5 @@
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
-import { KIND_NAMES } from '../survey/kinds';
+import { KIND_NAMES } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import type { Assessment } from '../assessment';
 import type { SignedBy } from './compose';

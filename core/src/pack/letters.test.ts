@@ -11,7 +11,7 @@ const facts = (change: (survey: Survey) => void = () => undefined, more: Partial
   return {
     survey,
     assessment: assess(survey, gbDefault),
-    pack: gbDefault,
+    rules: gbDefault,
     from: { firm: 'Firm', name: 'A. Person', registration: 'R-1' },
     jobNumber: 'KG-0007',
     today: '2026-11-26',

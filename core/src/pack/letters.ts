@@ -1,8 +1,8 @@
 import type { Assessment } from '../assessment';
 import { FAULT_NAMES } from '../intake/condition';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import { isManaged, type SignedBy } from './compose';
 import { namedClamps } from './equipment-sections';
@@ -26,7 +26,7 @@ export const LETTER_NAMES: Readonly<Record<LetterKind, string>> = {
 export interface LetterFacts {
   readonly survey: Survey;
   readonly assessment: Assessment;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly from: Pick<SignedBy, 'firm' | 'name' | 'registration' | 'contact'>;
   /** The day it is written, by the local calendar. */
   readonly today: string;
@@ -82,11 +82,11 @@ export function letter(kind: LetterKind, facts: LetterFacts): Letter {
 const BODIES: Readonly<
   Record<Exclude<LetterKind, 'fuse-rating'>, (facts: LetterFacts) => readonly [string, readonly string[]]>
 > = {
-  application: ({ survey, assessment, pack }) => [
+  application: ({ survey, assessment, rules }) => [
     'Application to connect new equipment',
     [
       'We apply to connect the equipment below. It will not be connected until you have replied.',
-      `We look for your reply within ${pack.replyWorkingDays.value} working days.`,
+      `We look for your reply within ${rules.replyWorkingDays.value} working days.`,
       '',
       ...equipment(survey),
       ...demand(assessment),
@@ -97,12 +97,12 @@ const BODIES: Readonly<
       `The pack with this message has the particulars, the supply drawn${survey.photos.length > 0 ? ', photographs' : ''} and the working.`,
     ],
   ],
-  notice: ({ survey, assessment, pack, commissionedOn, today }) => [
+  notice: ({ survey, assessment, rules, commissionedOn, today }) => [
     'Notice of new equipment',
     [
       commissionedOn === undefined
-        ? `The equipment below will be commissioned; this notice is to be sent within ${pack.noticeWithinDays.value} days after that.`
-        : `This is notice of the equipment below. ${noticeWords(commissionedOn, today, pack)}`,
+        ? `The equipment below will be commissioned; this notice is to be sent within ${rules.noticeWithinDays.value} days after that.`
+        : `This is notice of the equipment below. ${noticeWords(commissionedOn, today, rules)}`,
       '',
       ...equipment(survey),
       ...demand(assessment),
@@ -141,10 +141,10 @@ const BODIES: Readonly<
       'Please say who pays for what, what is dug up, and when. Nothing is connected before it is done.',
     ],
   ],
-  'fault-report': ({ survey, pack }) => [
+  'fault-report': ({ survey, rules }) => [
     'Report of a fault at the intake',
     [
-      `Where it is dangerous it is reported by telephone first (${pack.emergencyNumber.value}); this is for the record.`,
+      `Where it is dangerous it is reported by telephone first (${rules.emergencyNumber.value}); this is for the record.`,
       '',
       ...(survey.intake.faults.length === 0 ? ['- No fault is recorded.'] : []),
       ...survey.intake.faults.map(({ fault, grade, note }) =>

@@ -1,11 +1,11 @@
 import { addDays, type Day } from '../calendar/days';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 
 /** When a notice of what was commissioned has to be with the operator, and whether that has passed: said as it is. */
 export function noticeWords(
   commissionedOn: Day,
   today: Day,
-  { noticeWithinDays }: Pick<RulePack, 'noticeWithinDays'>,
+  { noticeWithinDays }: Pick<Rules, 'noticeWithinDays'>,
 ): string {
   const { value: days } = noticeWithinDays;
   const dueOn = addDays(commissionedOn, days);

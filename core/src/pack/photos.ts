@@ -3,7 +3,7 @@ import { READING_FORMS } from '../intake/readings';
 import { STEP_TITLES, stepSubject } from '../management/commissioning';
 import type { Photo, PhotoMark } from '../survey/photo';
 import type { Survey } from '../survey/survey';
-import { COMMISSIONING_STEPS, NODE_NAMES } from '../survey/words';
+import { COMMISSIONING_STEPS, NODE_NAMES } from '../survey/words/words';
 
 /** A photograph as the pack shows it. */
 export interface PackPhoto {

@@ -1,4 +1,4 @@
-import type { PerPhase } from '../assessment';
+import type { PerPhase } from '../demand/per-phase-figures';
 import { fixed } from '../rules/rounding';
 import { digitsOf, type Figure } from '../worked';
 

@@ -1,5 +1,5 @@
 import type { FirmContact } from '../firm/contact';
-import { equipmentName, isLoad } from '../survey/kinds';
+import { equipmentName, isLoad } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assessment';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { changesSince, type PackChange } from './changes';
 import { factSections } from './compose';
@@ -13,9 +13,9 @@ export function changedSinceSigning(
   signed: readonly Section[],
   survey: Survey,
   assessment: Assessment,
-  pack: RulePack,
+  rules: Rules,
 ): PackChange[] {
-  const now = factSections(survey, assessment, pack);
+  const now = factSections(survey, assessment, rules);
   // Packs signed before sections were marked are told by what they are called now.
   const apart = new Set([...OF_THE_SIGNING, ...now.filter(({ derived }) => derived).map(({ title }) => title)]);
   const facts = (sections: readonly Section[]): Section[] =>

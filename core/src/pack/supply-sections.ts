@@ -7,7 +7,7 @@ import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
 import type { Load } from '../survey/load';
 import { CLASS_NAMES } from '../demand/maximum-demand';
-import { GENERATION_NAMES, NODE_NAMES, type LoadClass } from '../survey/words';
+import { GENERATION_NAMES, NODE_NAMES, type LoadClass } from '../survey/words/words';
 import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
 
 /** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */

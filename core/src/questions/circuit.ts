@@ -1,14 +1,14 @@
 import { cableGaps } from '../circuit/circuit-findings';
 import { nodeName } from '../circuit/circuit-facts';
-import { FEEDER_FIELDS } from '../circuit/feeder-findings';
+import { FEEDER_FIELDS } from '../feeder/feeder-findings';
 import { positionGaps } from '../circuit/position';
-import { flowsBack, rcdGaps } from '../circuit/rcd-choice';
-import { rcdsAbove } from '../circuit/rcds-above';
-import { surgeGap } from '../circuit/surge';
+import { flowsBack, rcdGaps } from '../protection/rcd-choice';
+import { rcdsAbove } from '../protection/rcds-above';
+import { surgeGap } from '../protection/surge';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
-import { equipmentName, isCharger } from '../survey/kinds';
+import { equipmentName, isCharger } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
-import { RCD_TYPES } from '../survey/words';
+import { RCD_TYPES } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { amperes, onNode, onProposal, yesOrNo } from './changes';
 import type { Open, QuestionEntry, QuestionFacts } from './question';
@@ -63,10 +63,10 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.circuit.deviceRatingA',
     why: 'The cable and the disconnection are held against it.',
     open: ofEach(
-      ({ id }, { label, device }, { pack }) =>
+      ({ id }, { label, device }, { rules }) =>
         device.taken && {
           answers: amperes(
-            pack.circuit.deviceRatingsA.value.filter((each) => each >= 16 && each <= 40),
+            rules.circuit.deviceRatingsA.value.filter((each) => each >= 16 && each <= 40),
             (deviceRatingA) => onProposal(id, (each) => ({ ...each, circuit: { ...each.circuit, deviceRatingA } })),
           ),
           title: `${label}: which device will protect it?${device.ratingA === null ? '' : ` ${device.ratingA} A is used until it is chosen.`}`,
@@ -151,22 +151,25 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.rcd.place',
     why: 'Every charging point needs a 30 mA RCD of its own.',
     open: ofEach(
-      (proposal, _assessed, { pack }) =>
+      (proposal, _assessed, { rules }) =>
         isCharger(proposal) &&
         proposal.rcd?.place === undefined && {
           answers: [
             {
               says: 'Built in, and declared',
-              change: onProposal(proposal.id, (each) => ({ ...each, rcd: builtIn(pack.circuit.rcd.value.residualMa) })),
+              change: onProposal(proposal.id, (each) => ({
+                ...each,
+                rcd: builtIn(rules.circuit.rcd.value.residualMa),
+              })),
             },
             {
               says: 'At the board',
               change: onProposal(proposal.id, (each) => ({ ...each, rcd: { place: 'at-board' } })),
             },
           ],
-          title: `${equipmentName(proposal)}: no ${pack.circuit.rcd.value.residualMa} mA RCD of its own is recorded.`,
+          title: `${equipmentName(proposal)}: no ${rules.circuit.rcd.value.residualMa} mA RCD of its own is recorded.`,
           remedy: 'Say whether it is built into the equipment, as its maker declares, or goes beside its device.',
-          source: pack.circuit.rcd.source,
+          source: rules.circuit.rcd.source,
         },
     ),
   },
@@ -177,13 +180,13 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.rcd',
     why: 'An RCD of the wrong kind does not trip.',
     photo: 'The face of the RCD, or the page that declares it',
-    open: ofEach((proposal, _assessed, { circuitFacts, pack }) => {
+    open: ofEach((proposal, _assessed, { circuitFacts, rules }) => {
       const gaps = isCharger(proposal) ? rcdGaps(proposal, circuitFacts) : [];
       return (
         gaps.length > 0 && {
           title: `${equipmentName(proposal)}: its RCD is not known in full: ${gaps.join('; ')}.`,
           remedy: 'Take it from the maker’s data, or read it off its face.',
-          source: pack.circuit.rcd.source,
+          source: rules.circuit.rcd.source,
         }
       );
     }),
@@ -200,7 +203,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ rcdType }) => rcdType === undefined)
         .map(({ here }) => ({
           subjectId: here.node.id,
-          source: facts.pack.circuit.rcd.source,
+          source: facts.rules.circuit.rcd.source,
           answers: RCD_TYPES.map((rcdType) => ({ says: rcdType, change: onNode(here.node.id, { rcdType }) })),
           title: `${nodeName(here)}: type not known, and it stands before the charger.`,
           remedy: 'Read it off its face: type AC may not stay there.',
@@ -218,7 +221,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ residualMa, timeDelayed }) => residualMa === undefined && !timeDelayed)
         .map(({ here }) => ({
           subjectId: here.node.id,
-          source: facts.pack.circuit.rcd.source,
+          source: facts.rules.circuit.rcd.source,
           answers: [30, 100, 300].map((residualMa) => ({
             says: `${residualMa} mA`,
             change: onNode(here.node.id, { residualMa }),
@@ -338,10 +341,10 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     askOf: 'surveyor',
     field: 'proposals.surge.leadsM',
     open: ofEach(
-      (proposal, { label }, { survey, pack }) =>
+      (proposal, { label }, { survey, rules }) =>
         surgeGap(proposal, survey) === 'leads' && {
           title: `${label}: how long are the surge protection’s leads?`,
-          remedy: `See where it can sit: ${pack.circuit.longestSurgeLeadsM.value} m of leads at most, line and earth together.`,
+          remedy: `See where it can sit: ${rules.circuit.longestSurgeLeadsM.value} m of leads at most, line and earth together.`,
           source: SURGE_SOURCE,
         },
     ),

@@ -13,8 +13,8 @@ import {
 import { OPEN_PEN_NAMES, type OpenPenAssessment } from '../earthing/open-pen';
 import { rcdsWithoutResidual } from '../earthing/rcd-cover';
 import { MISTAKEN_FOR, recognise } from '../earthing/signs';
-import type { RulePack } from '../rules/rule-pack';
-import { BONDED_PART_NAMES } from '../survey/earthing-words';
+import type { Rules } from '../rules/rules';
+import { BONDED_PART_NAMES } from '../survey/words/earthing-words';
 import type { Survey } from '../survey/survey';
 import { nodeName } from '../circuit/circuit-facts';
 import { written } from '../worked';
@@ -33,7 +33,7 @@ function atOrigin({ tree }: QuestionFacts, open: readonly Open[]): readonly Open
 const reading = (
   id: string,
   why: string,
-  doubt: (survey: Survey, pack: RulePack) => ReadingDoubt | null,
+  doubt: (survey: Survey, rules: Rules) => ReadingDoubt | null,
   ownUse = false,
 ): QuestionEntry => ({
   ...about,
@@ -42,13 +42,13 @@ const reading = (
   why,
   ...(ownUse ? { ownUse } : {}),
   open: (facts) => {
-    const found = isArrangementKnown(facts.survey) ? doubt(facts.survey, facts.pack) : null;
+    const found = isArrangementKnown(facts.survey) ? doubt(facts.survey, facts.rules) : null;
     return atOrigin(facts, found === null ? [] : [found]);
   },
 });
 
 /** Where a vehicle outdoors has to be protected, with the way chosen. */
-function penCases({ survey, earthing, pack }: QuestionFacts): {
+function penCases({ survey, earthing, rules }: QuestionFacts): {
   readonly of: OpenPenAssessment;
   readonly pen: NonNullable<Survey['proposals'][number]['pen']>;
   readonly source: string;
@@ -59,7 +59,7 @@ function penCases({ survey, earthing, pack }: QuestionFacts): {
     .map((of) => ({
       of,
       pen: survey.proposals.find(({ id }) => id === of.proposalId)?.pen ?? {},
-      source: pack.earthing.pen.source,
+      source: rules.earthing.pen.source,
     }));
 }
 

@@ -5,13 +5,13 @@ import { settingsOf } from '../management/settings';
 import { assumedOf } from '../management/limiter-verdict';
 import { exporting } from '../route/export';
 import type { FieldOf } from '../survey/field-of';
-import { equipmentName, HARMONICS, HARMONICS_NAMES, isCharger, isGeneration } from '../survey/kinds';
+import { equipmentName, HARMONICS, HARMONICS_NAMES, isCharger, isGeneration } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
-import { COMMISSIONING_STEPS } from '../survey/words';
+import { COMMISSIONING_STEPS } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt } from '../tree/supply-tree';
 import { commissioningSteps } from '../management/commissioning';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import { amperes, onProposal, yesOrNo } from './changes';
 import type { Open, PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
@@ -27,8 +27,8 @@ const ofEach =
     });
 
 /** Ratings new equipment usually has: the settings usually met, 10 A and up. */
-function ratingsOf(id: string, pack: RulePack): PlausibleAnswer[] {
-  const usual = pack.circuit.settingsA.value.filter((each) => each >= 10).reverse();
+function ratingsOf(id: string, rules: Rules): PlausibleAnswer[] {
+  const usual = rules.circuit.settingsA.value.filter((each) => each >= 10).reverse();
   return amperes(usual, (ratedA) => onProposal(id, (each) => ({ ...each, ratedA })));
 }
 
@@ -108,11 +108,11 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     why: 'What it adds to the demand is not known.',
     photo: 'Its plate',
     open: ofEach(
-      ({ id, ratedA }, name, { pack }) =>
+      ({ id, ratedA }, name, { rules }) =>
         ratedA === undefined && {
           title: `${name}: rated current not known.`,
           remedy: 'Take it from the maker’s data.',
-          answers: ratingsOf(id, pack),
+          answers: ratingsOf(id, rules),
         },
     ),
   },
@@ -182,12 +182,12 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     why: 'The class of generation goes by its capacity, whatever it is limited to.',
     photo: 'The plate of its inverter',
     open: ofEach(
-      (proposal, name, { pack }) =>
+      (proposal, name, { rules }) =>
         isGeneration(proposal) &&
         proposal.ratedA === undefined && {
           title: `${name}: how much can it give?`,
           remedy: 'Take the rated current from the plate of its inverter.',
-          answers: ratingsOf(proposal.id, pack),
+          answers: ratingsOf(proposal.id, rules),
         },
     ),
   },
@@ -244,12 +244,12 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     on: 'limiter',
     why: 'Its full rating counts until the setting is recorded.',
     open: ofEach(
-      (proposal, name, { pack }) =>
+      (proposal, name, { rules }) =>
         proposal.limiter.kind === 'fixed' &&
         proposal.limiter.fixedA === undefined && {
           title: `${name}: held to a fixed current, but no figure is given. Its full rating is used.`,
           remedy: 'Enter the setting.',
-          answers: amperes(settingsOf(proposal, pack), (fixedA) =>
+          answers: amperes(settingsOf(proposal, rules), (fixedA) =>
             onProposal(proposal.id, (each) => ({ ...each, limiter: { ...each.limiter, fixedA } })),
           ),
         },
@@ -342,14 +342,14 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     on: 'workmanship',
     ownUse: true,
     why: 'Walls and meter cupboards stop more of a signal than one thinks.',
-    open: ofEach((proposal, name, { pack }) => {
+    open: ofEach((proposal, name, { rules }) => {
       const uses = wirelessUses(proposal);
       return (
         uses.length > 0 &&
         proposal.dataLink?.signalDbm === undefined && {
           answers: [
-            { says: 'Good', dBm: pack.circuit.signalDbm.value[0] },
-            { says: 'Poor', dBm: pack.circuit.signalDbm.value[1] - 1 },
+            { says: 'Good', dBm: rules.circuit.signalDbm.value[0] },
+            { says: 'Poor', dBm: rules.circuit.signalDbm.value[1] - 1 },
           ].map(({ says, dBm: signalDbm }) => ({
             says,
             change: onProposal(proposal.id, (each) => ({ ...each, dataLink: { ...each.dataLink, signalDbm } })),
@@ -404,10 +404,10 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     taken: 'as-usual',
     why: 'Until it is commissioned a limiter is promised only if it is put on and set as recorded.',
     open: ofEach(
-      (proposal, name, { survey, pack }) =>
+      (proposal, name, { survey, rules }) =>
         proposal.limiter.kind === 'clamp' &&
         isCharger(proposal) &&
-        commissioningSteps(proposal, survey, pack).filter(({ state }) => state === 'holds').length <
+        commissioningSteps(proposal, survey, rules).filter(({ state }) => state === 'holds').length <
           COMMISSIONING_STEPS.length && {
           title: `${name}: the limiter is not commissioned in full.`,
           remedy: 'Once it is fitted, step by step.',

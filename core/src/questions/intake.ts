@@ -6,7 +6,7 @@ import { isLikely, READING_FORMS, readingText } from '../intake/readings';
 import { unratedNodes } from '../node-assessments';
 import type { Standing } from '../grounds/verdict-ids';
 import type { Survey } from '../survey/survey';
-import { CONDITION_GRADES, NODE_NAMES, type Check, type ReadingKind } from '../survey/words';
+import { CONDITION_GRADES, NODE_NAMES, type Check, type ReadingKind } from '../survey/words/words';
 import { amperes, onNode } from './changes';
 import type { Open, PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
@@ -34,10 +34,10 @@ function withLoop(status: 'not-looped' | 'feeds-next-door') {
 }
 
 /** The ratings a part may have, each as the change it makes. */
-function ratingsOf({ survey, pack }: QuestionFacts, nodeId: string): PlausibleAnswer[] {
+function ratingsOf({ survey, rules }: QuestionFacts, nodeId: string): PlausibleAnswer[] {
   const node = survey.supply.nodes.find(({ id }) => id === nodeId);
   if (!node) return [];
-  return amperes(pack.plausibleRatingsA.value[node.kind], (ratingA) => onNode(nodeId, { ratingA }));
+  return amperes(rules.plausibleRatingsA.value[node.kind], (ratingA) => onNode(nodeId, { ratingA }));
 }
 
 /** What looking may come to, or, where a rating is waited for, the ratings it may have. */
@@ -47,7 +47,7 @@ function checkAnswers(facts: QuestionFacts, nodeId: string, check: Check, needsF
   const unrated = ['meter', 'check-meter', 'isolator', 'split-block', 'board', 'rcd'].includes(node.kind);
   if (check === 'tails-size' && needsFigure)
     return {
-      answers: Object.keys(facts.pack.tailsLimitA.value).map((size) => ({
+      answers: Object.keys(facts.rules.tailsLimitA.value).map((size) => ({
         says: `${size} mm²`,
         change: onNode(nodeId, { cable: { ...node.cable, sizeMm2: Number(size) } }),
       })),
@@ -73,13 +73,13 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     on: 'fuse',
     why: 'Everything is held against it; a holder’s moulding says only what it could take.',
     photo: 'The label or tag on the cut-out, legible, its seal in view',
-    open: ({ survey, fuses, pack }) =>
+    open: ({ survey, fuses, rules }) =>
       fuses
         .filter(({ established }) => established === null)
         .map(({ nodeId, says }) => {
           const node = survey.supply.nodes.find(({ id }) => id === nodeId);
-          const most = node?.holderMaximumA ?? pack.largestUsualFuseA.value;
-          const sizes = pack.plausibleRatingsA.value[node?.kind ?? 'cut-out'].filter((size) => size <= most);
+          const most = node?.holderMaximumA ?? rules.largestUsualFuseA.value;
+          const sizes = rules.plausibleRatingsA.value[node?.kind ?? 'cut-out'].filter((size) => size <= most);
           return {
             title: `${fuseName(node)}: rating ${says}.`,
             remedy:
@@ -216,13 +216,13 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     askOf: 'operator',
     on: 'loop',
     why: 'Both properties’ demand has to stay within it.',
-    open: ({ shared, pack }) =>
+    open: ({ shared, rules }) =>
       shared?.known && shared.rating.value === null
         ? [
             {
               title: 'What may the shared service carry?',
               remedy: 'Ask the operator, together with the un-looping.',
-              answers: amperes(pack.plausibleRatingsA.value.service, (sharedRatingA) => (s) => ({
+              answers: amperes(rules.plausibleRatingsA.value.service, (sharedRatingA) => (s) => ({
                 ...s,
                 intake: { ...s.intake, loop: { ...s.intake.loop, sharedRatingA } },
               })),

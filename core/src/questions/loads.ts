@@ -4,7 +4,7 @@ import { sourcesOn } from '../management/sources';
 import { STARTING_SETS } from '../demand/starting-sets';
 import { exporting } from '../route/export';
 import type { Load } from '../survey/load';
-import { GENERATION_NAMES, type LogDoubt } from '../survey/words';
+import { GENERATION_NAMES, type LogDoubt } from '../survey/words/words';
 import { phaseAt } from '../tree/supply-tree';
 import { nodeOf } from '../tree/sets-below';
 import { APPLIANCES } from '../demand/appliances';
@@ -37,11 +37,11 @@ const each =
     facts.survey.loads.filter((load) => when(load, facts));
 
 /** Sizes a load of its class plausibly has: the least, a middle one and the greatest of those usually met; of a circuit what protects it. */
-function sizesOf(load: Load, { pack }: QuestionFacts): PlausibleAnswer[] {
+function sizesOf(load: Load, { rules }: QuestionFacts): PlausibleAnswer[] {
   if (load.class === 'socket-circuit') return amperes([16, 20, 32], (currentA) => onLoad(load.id, { currentA }));
   if (load.class === 'ev-charging' || load.class === 'heat-pump')
     return amperes(
-      [...pack.circuit.settingsA.value].filter((each) => [10, 16, 32].includes(each)).reverse(),
+      [...rules.circuit.settingsA.value].filter((each) => [10, 16, 32].includes(each)).reverse(),
       (currentA) => onLoad(load.id, { currentA }),
     );
   const powers = [...new Set(APPLIANCES.filter((each) => each.class === load.class).map(({ powerW }) => powerW))].sort(
@@ -296,9 +296,9 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
     stop: 'desk',
     field: 'measurements.doubtsSettled',
     why: 'A log that measured nothing looks like a small demand.',
-    open: ({ survey, pack }) =>
+    open: ({ survey, rules }) =>
       survey.measurements.flatMap((log) => {
-        const doubts = logDoubts(log, pack);
+        const doubts = logDoubts(log, rules);
         if (doubts.length === 0) return [];
         return [
           {

@@ -1,6 +1,6 @@
 import { meterPoint } from '../route/meter-point';
 import { isUpgradeOnly } from '../survey/proposal';
-import { PREMISES, PREMISES_NAMES } from '../survey/words';
+import { PREMISES, PREMISES_NAMES } from '../survey/words/words';
 import type { QuestionEntry } from './question';
 
 const about = { station: 'place', stop: 'desk' } as const;

@@ -1,6 +1,6 @@
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import type { CircuitFacts } from '../circuit/circuit-facts';
-import type { FeederAssessment } from '../circuit/feeder';
+import type { FeederAssessment } from '../feeder/feeder';
 import type { Connected } from '../demand/connected';
 import type { MeasuredDemand } from '../demand/measured/verdict';
 import type { EarthingAssessment } from '../earthing/assess-earthing';
@@ -10,10 +10,10 @@ import type { FuseRating } from '../intake/fuse-rating';
 import type { LoopVerdict } from '../intake/loop-status';
 import type { ConditionVerdict } from '../intake/condition';
 import type { SharedService } from '../intake/shared-service';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { FieldOf } from '../survey/field-of';
 import type { Survey } from '../survey/survey';
-import type { Basis, Check } from '../survey/words';
+import type { Basis, Check } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
 import type { Step } from '../worked';
 
@@ -23,7 +23,7 @@ export type Stop = 'part' | 'entries' | 'rooms' | 'route' | 'parking' | 'data' |
 /** Everything reckoned of a survey that a question may be open on. */
 export interface QuestionFacts {
   readonly survey: Survey;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly tree: SupplyTree;
   /** The limiting device's, and every fuse the new equipment's current passes through. */
   readonly fuse: FuseRating;

@@ -1,4 +1,4 @@
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import { CLASS_NAMES } from '../demand/maximum-demand';
 import type { QuestionEntry } from './question';
 
@@ -129,13 +129,13 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
     id: 'neighbour-demand-taken',
     field: 'intake.loop.neighbourDemandA',
     why: 'A neighbour nobody has asked is taken at the rules’ figure.',
-    open: ({ shared, pack }) =>
+    open: ({ shared, rules }) =>
       shared?.neighbourAssumed
         ? [
             {
               title: `The neighbours’ demand is assumed: ${shared.neighbour.value ?? '?'} A.`,
               remedy: 'Ask them what they have.',
-              source: pack.assumedNeighbourDemandA.source,
+              source: rules.assumedNeighbourDemandA.source,
             },
           ]
         : [],

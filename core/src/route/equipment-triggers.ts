@@ -1,11 +1,11 @@
-import { equipmentName, isLoad } from '../survey/kinds';
+import { equipmentName, isLoad } from '../survey/words/kinds';
 import { exceeds } from '../worked';
 import { exporting, exportTotal } from './export';
 import { trigger, verdictIn, type Rule } from './trigger';
 import { leastShown, shown } from '../rules/rounding';
 
-const equipmentSize: Rule = ({ survey, pack }) => {
-  const { value: limit, source } = pack.askAboveEquipmentA;
+const equipmentSize: Rule = ({ survey, rules }) => {
+  const { value: limit, source } = rules.askAboveEquipmentA;
   const large = survey.proposals.filter(
     (each) => isLoad(each) && each.ratedA !== undefined && exceeds(each.ratedA, limit),
   );
@@ -100,10 +100,10 @@ const canExport: Rule = ({ survey }) => {
  * Generation up to so much on each phase, by its capacity, is connected and notified; above that, or not known, it is applied for. What is
  * known already to pass the limit passes it, whatever else is not known.
  */
-const generation: Rule = ({ survey, pack }) => {
+const generation: Rule = ({ survey, rules }) => {
   const sources = exporting(survey);
   if (sources.every((each) => each.kind === 'vehicle-charger' && each.exportA === undefined)) return null;
-  const { value: limit, source } = pack.notifyExportUpToA;
+  const { value: limit, source } = rules.notifyExportUpToA;
   const { amperes, atLeastA, parts } = exportTotal(survey);
   const over = exceeds(atLeastA, limit);
   if (!over && amperes !== null) return null;

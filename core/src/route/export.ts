@@ -1,9 +1,9 @@
 import { supplyPhases } from '../demand/connected';
-import { isGeneration, equipmentName } from '../survey/kinds';
+import { isGeneration, equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { exceeds } from '../worked';
-import { GENERATION_NAMES, type LoadPhase, type Phase } from '../survey/words';
+import { GENERATION_NAMES, type LoadPhase, type Phase } from '../survey/words/words';
 import { shown } from '../rules/rounding';
 
 /** What may flow back to the street when nothing else runs, on the fullest line, by registered capacity. */

@@ -3,7 +3,7 @@ import { assess } from '../assess';
 import { composePack } from '../pack/compose';
 import { missingItems } from '../pack/missing';
 import { gbDefault } from '../rules/gb-default';
-import { PROPOSAL_KINDS, type ProposalKind } from '../survey/kinds';
+import { PROPOSAL_KINDS, type ProposalKind } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';

@@ -4,7 +4,7 @@ import type { VerdictId } from '../grounds/verdict-ids';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { ConditionVerdict } from '../intake/condition';
 import type { LoopVerdict } from '../intake/loop-status';
-import type { RulePack } from '../rules/rule-pack';
+import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import type { Figure } from '../worked';
 
@@ -22,7 +22,7 @@ export interface SupplyDemand {
 /** Everything the route is decided from. */
 export interface RouteFacts {
   readonly survey: Survey;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly condition: ConditionVerdict;
   readonly loop: LoopVerdict;
   /** The supply of the survey first, then any other that new equipment is fed from. */

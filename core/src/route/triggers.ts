@@ -1,6 +1,6 @@
 import type { Station } from '../finding';
 import type { VerdictId } from '../grounds/verdict-ids';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import { isUpgradeOnly } from '../survey/proposal';
 import { overrideOf } from '../intake/condition';
 import { exceeds } from '../worked';
@@ -9,13 +9,13 @@ import { limitedExport } from './export';
 import { trigger, verdictIn, type Rule, type RouteFacts, type Trigger } from './trigger';
 import { leastShown, shown } from '../rules/rounding';
 
-const condition: Rule = ({ condition: verdict, pack }) => {
+const condition: Rule = ({ condition: verdict, rules }) => {
   if (verdict === 'make-safe')
     return trigger({
       id: 'make-safe-now',
       leadsTo: 'hold',
       title: 'Something at the intake is dangerous now',
-      evidence: `Graded “make safe now”. Keep clear; phone ${pack.emergencyNumber.value}.`,
+      evidence: `Graded “make safe now”. Keep clear; phone ${rules.emergencyNumber.value}.`,
       clearedBy: 'the operator making it safe',
       station: 'cut-out',
     });
@@ -77,7 +77,7 @@ const fuseKnown: Rule = (facts) => {
     clearedBy: 'the rating read from a label, the operator’s record, or its staff on site',
     lever: 'record',
     station: 'cut-out',
-    source: facts.pack.fallbackFuseA.source,
+    source: facts.rules.fallbackFuseA.source,
     verdict: 'fuse',
   });
 };
@@ -96,17 +96,17 @@ const demandKnown: Rule = (facts) => {
   });
 };
 
-const demandAboveThreshold: Rule = ({ supplies, pack }) => {
-  const { value: limit, source } = pack.askAboveA;
+const demandAboveThreshold: Rule = ({ supplies, rules }) => {
+  const { value: limit, source } = rules.askAboveA;
   const judged = supplies
-    .map(({ name, managed, unmanaged }) => ({ name, figure: pack.triggerDemand === 'managed' ? managed : unmanaged }))
+    .map(({ name, managed, unmanaged }) => ({ name, figure: rules.triggerDemand === 'managed' ? managed : unmanaged }))
     .find(({ figure }) => figure.value !== null && exceeds(figure.value, limit));
   if (judged?.figure.value == null) return null;
   const { value } = judged.figure;
   return trigger({
     id: 'demand-above-threshold',
     title: `Maximum demand after the work is above ${limit} A a phase`,
-    evidence: `${judged.name === null ? '' : `${judged.name}: `}${shown(value)} A (${pack.triggerDemand}).`,
+    evidence: `${judged.name === null ? '' : `${judged.name}: `}${shown(value)} A (${rules.triggerDemand}).`,
     clearedBy: `at least ${leastShown(value - limit)} A less demand`,
     lever: 'demand',
     lessA: value - limit,
@@ -115,15 +115,15 @@ const demandAboveThreshold: Rule = ({ supplies, pack }) => {
   });
 };
 
-const demandAboveFuse: Rule = ({ supplies, limiterHolds, pack }) => {
-  const credited = limiterHolds && pack.acceptsLimiting;
+const demandAboveFuse: Rule = ({ supplies, limiterHolds, rules }) => {
+  const credited = limiterHolds && rules.acceptsLimiting;
   const over = supplies
     .map(({ name, fuse, managed, unmanaged }) => ({ name, fuse, figure: credited ? managed : unmanaged }))
     .find(({ fuse, figure }) => figure.value !== null && exceeds(figure.value, fuse.ratingA));
   if (over?.figure.value == null) return null;
   const { fuse, name, figure } = over;
   const value = figure.value ?? 0;
-  const refused = limiterHolds && !pack.acceptsLimiting ? ' This operator does not accept limiting.' : '';
+  const refused = limiterHolds && !rules.acceptsLimiting ? ' This operator does not accept limiting.' : '';
   return trigger({
     id: 'demand-above-fuse',
     title: 'Maximum demand after the work is above the fuse rating',
@@ -223,12 +223,12 @@ const exportLimitation: Rule = ({ survey }) => {
   });
 };
 
-const houseRule: Rule = ({ pack }) =>
-  pack.alwaysAsk
+const houseRule: Rule = ({ rules }) =>
+  rules.alwaysAsk
     ? trigger({
         id: 'house-rule',
         title: 'House rule: always ask first',
-        evidence: `The firm’s rule, over rule pack ${pack.id}.`,
+        evidence: `The firm’s rule, over the rules ${rules.id}.`,
         clearedBy: 'the firm lifting its house rule',
         station: 'route',
       })

@@ -1,8 +1,8 @@
 import { gbDefault } from './gb-default';
-import type { RulePack } from './rule-pack';
+import type { Rules } from './rules';
 
 /** The usual pack under a house rule: ask the operator first, whatever the arithmetic says. */
-const gbAlwaysAsk: RulePack = {
+const gbAlwaysAsk: Rules = {
   ...gbDefault,
   id: 'gb-always-ask',
   title: 'Great Britain, house rule: always ask first',
@@ -11,7 +11,7 @@ const gbAlwaysAsk: RulePack = {
 };
 
 /** An operator that holds the figure a limiter guarantees, rather than the unmanaged one, against its threshold. */
-const gbManagedFigure: RulePack = {
+const gbManagedFigure: Rules = {
   ...gbDefault,
   id: 'gb-managed-figure',
   title: 'Great Britain, operator that judges the managed demand',
@@ -20,7 +20,7 @@ const gbManagedFigure: RulePack = {
 };
 
 /** An operator that does not accept load limiting in place of a larger fuse. */
-const gbNoLimiting: RulePack = {
+const gbNoLimiting: Rules = {
   ...gbDefault,
   id: 'gb-no-limiting',
   title: 'Great Britain, operator that does not accept limiting',
@@ -29,9 +29,9 @@ const gbNoLimiting: RulePack = {
 };
 
 /** Every pack that ships, the default first. */
-export const RULE_PACKS: readonly RulePack[] = [gbDefault, gbAlwaysAsk, gbManagedFigure, gbNoLimiting];
+export const RULE_SETS: readonly Rules[] = [gbDefault, gbAlwaysAsk, gbManagedFigure, gbNoLimiting];
 
 /** The pack of that id, or undefined when there is none. */
-export function rulePack(id: string): RulePack | undefined {
-  return RULE_PACKS.find((pack) => pack.id === id);
+export function ruleSet(id: string): Rules | undefined {
+  return RULE_SETS.find((rules) => rules.id === id);
 }

@@ -1,5 +1,5 @@
-import type { CableType, Curve, Laid } from '../survey/words';
-import type { Ruled } from './rule-pack';
+import type { CableType, Curve, Laid } from '../survey/words/words';
+import type { Ruled } from './ruled';
 
 /** What the conductors are insulated with, which sets how hot they may run. */
 export type Insulation = 'thermoplastic-70' | 'thermosetting-90';

@@ -1,4 +1,4 @@
-import type { Ruled } from './rule-pack';
+import type { Ruled } from './ruled';
 
 /** Everything about earthing and bonding that is set from outside. */
 export interface EarthingRules {

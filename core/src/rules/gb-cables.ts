@@ -1,5 +1,5 @@
 import type { CableForm, CableRow, Factors, Insulation } from './circuit-rules';
-import type { CableType, Laid } from '../survey/words';
+import type { CableType, Laid } from '../survey/words/words';
 
 type Line = readonly [sizeMm2: number, mVPerAM: number, firstA: number, secondA: number, usualCpcMm2?: number];
 

@@ -1,7 +1,7 @@
-import type { LoadClass } from '../survey/words';
+import type { LoadClass } from '../survey/words/words';
 import { gbCircuit } from './gb-circuit';
 import { gbEarthing } from './gb-earthing';
-import type { Allowance, RulePack } from './rule-pack';
+import type { Allowance, Rules } from './rules';
 
 const full: Allowance = { form: 'share', percent: 100 };
 const share = (percent: number): Allowance => ({ form: 'share', percent });
@@ -28,7 +28,7 @@ const alwaysInFull = {
 } as const satisfies Partial<Record<LoadClass, Allowance>>;
 
 /** Great Britain: the figures most operators work to. */
-export const gbDefault: RulePack = {
+export const gbDefault: Rules = {
   id: 'gb-default',
   version: '2026.3',
   title: 'Great Britain, usual operator terms',

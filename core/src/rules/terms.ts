@@ -1,6 +1,7 @@
-import type { Ruled, RulePack } from './rule-pack';
+import type { Rules } from './rules';
+import type { Ruled } from './ruled';
 
-/** A figure of a rule pack that operators differ in and a firm may set, with the bounds of good sense. */
+/** A figure of a set of rules that operators differ in and a firm may set, with the bounds of good sense. */
 export interface NumberTerm {
   readonly key: NumberTermKey;
   readonly title: string;
@@ -10,10 +11,10 @@ export interface NumberTerm {
   readonly whole?: boolean;
 }
 
-/** The members of a rule pack that are one figure with its source. */
+/** The members of a set of rules that are one figure with its source. */
 export type NumberTermKey = {
-  [K in keyof RulePack]: RulePack[K] extends Ruled<number> ? K : never;
-}[keyof RulePack];
+  [K in keyof Rules]: Rules[K] extends Ruled<number> ? K : never;
+}[keyof Rules];
 
 const term = (
   key: NumberTermKey,
@@ -45,7 +46,7 @@ export const NUMBER_TERMS: readonly NumberTerm[] = [
 
 export const NUMBER_TERM_KEYS: readonly NumberTermKey[] = NUMBER_TERMS.map(({ key }) => key);
 
-/** One line of two packs laid side by side. */
+/** One line of two sets of rules laid side by side. */
 export interface ComparedTerm {
   readonly title: string;
   readonly one: string;
@@ -56,9 +57,9 @@ export interface ComparedTerm {
   readonly differs: boolean;
 }
 
-/** Everything a firm may set of a rule pack, two packs side by side. Allowances and cable tables are the same in every pack. */
-export function comparePacks(one: RulePack, other: RulePack): ComparedTerm[] {
-  const line = (title: string, of: (pack: RulePack) => Ruled<string>): ComparedTerm => {
+/** Everything a firm may set of a set of rules, two of them side by side. Allowances and cable tables are the same in every one. */
+export function comparePacks(one: Rules, other: Rules): ComparedTerm[] {
+  const line = (title: string, of: (rules: Rules) => Ruled<string>): ComparedTerm => {
     const [a, b] = [of(one), of(other)];
     return {
       title,
@@ -79,7 +80,7 @@ export function comparePacks(one: RulePack, other: RulePack): ComparedTerm[] {
     ),
     line('Always ask first', ({ alwaysAsk }) => plain(alwaysAsk ? 'yes' : 'no')),
     ...NUMBER_TERMS.map(({ key, title, unit }) =>
-      line(title, (pack) => ({ value: `${pack[key].value} ${unit}`, source: pack[key].source })),
+      line(title, (rules) => ({ value: `${rules[key].value} ${unit}`, source: rules[key].source })),
     ),
     line('Emergency line', ({ emergencyNumber }) => emergencyNumber),
     line('Declarations', ({ declarations }) => plain(declarations.join(' '))),

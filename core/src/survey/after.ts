@@ -1,5 +1,5 @@
 import { Day, Id, Moment, OneOf, RequiredOneOf, Text, YesNo, ListOf } from './fields';
-import { ANSWERS, type Answer } from './words';
+import { ANSWERS, type Answer } from './words/words';
 
 export const CHECKLISTS = ['labels', 'handover', 'funding'] as const;
 export type ChecklistId = (typeof CHECKLISTS)[number];

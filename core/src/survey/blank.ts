@@ -1,5 +1,5 @@
 import { plainToInstance } from 'class-transformer';
-import { plainSurvey } from './read';
+import { plainSurvey } from './opening/read';
 import { Survey } from './survey';
 
 /** The shape most homes have, from the street inwards, with nothing yet known about any of it. */

@@ -10,8 +10,8 @@ import {
   type RcdPlace,
   type SurgeDecision,
   type WayPlan,
-} from './circuit-words';
-import { PEN_DETECTIONS, type PenDetection } from './earthing-words';
+} from './words/circuit-words';
+import { PEN_DETECTIONS, type PenDetection } from './words/earthing-words';
 import {
   ANSWERS,
   CABLE_TYPES,
@@ -23,7 +23,7 @@ import {
   type Curve,
   type Laid,
   type RcdType,
-} from './words';
+} from './words/words';
 
 /** One stretch of a route, laid in one way throughout. */
 export class RouteSegment {

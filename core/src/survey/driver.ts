@@ -1,5 +1,5 @@
 import { OneOf, Quantity, Text } from './fields';
-import { PRIORITIES, OPTION_KINDS, type OptionKind, type Priority } from './option-words';
+import { PRIORITIES, OPTION_KINDS, type OptionKind, type Priority } from './words/option-words';
 
 /** What the vehicle has to be given, and what matters most to its driver. */
 export class Driver {

@@ -6,8 +6,8 @@ import {
   type BondedPart,
   type EarthingSign,
   type Incoming,
-} from './earthing-words';
-import { ANSWERS, ARRANGEMENTS, type Answer, type Arrangement } from './words';
+} from './words/earthing-words';
+import { ANSWERS, ARRANGEMENTS, type Answer, type Arrangement } from './words/words';
 
 /** Whether one sign of an arrangement is there. */
 export class EarthingSignSeen {

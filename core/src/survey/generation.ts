@@ -1,5 +1,5 @@
 import { Id, OneOf, Quantity, Reference, RequiredOneOf, Text } from './fields';
-import { ANSWERS, GENERATION_KINDS, PHASES, type Answer, type GenerationKind, type LoadPhase } from './words';
+import { ANSWERS, GENERATION_KINDS, PHASES, type Answer, type GenerationKind, type LoadPhase } from './words/words';
 
 /** Something on the premises that sends power back: generation or storage. */
 export class Generation {

@@ -14,7 +14,7 @@ import {
   type LoopEvidence,
   type LoopSign,
   type LoopStatus,
-} from './words';
+} from './words/words';
 
 /** Whether one outward sign of a loop was seen: `fine` is looked and no such sign, `not-fine` is seen. */
 export class LoopSignSeen {

@@ -8,7 +8,7 @@ import {
   type LoadClass,
   type LoadPhase,
   type Season,
-} from './words';
+} from './words/words';
 
 /**
  * Something that takes current. Its size is given one way only: watts, amperes (per phase), volt-amperes, or, for a

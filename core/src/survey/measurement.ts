@@ -1,5 +1,5 @@
 import { Count, Day, Id, IdOf, ListOf, Moment, Quantity, RequiredOneOf, SomeOf, Text } from './fields';
-import { LOG_DOUBTS, MEASUREMENT_KINDS, type LogDoubt, type MeasurementKind, type Phase } from './words';
+import { LOG_DOUBTS, MEASUREMENT_KINDS, type LogDoubt, type MeasurementKind, type Phase } from './words/words';
 
 /** What was measured on one line, in amperes. A spot reading or full-load test has the peak alone. */
 export class MeasuredPhase {

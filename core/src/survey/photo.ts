@@ -1,5 +1,5 @@
 import { Count, Id, ListOf, Moment, OneOf, Quantity, RequiredOneOf, Text } from './fields';
-import { MARK_KINDS, type MarkKind } from './words';
+import { MARK_KINDS, type MarkKind } from './words/words';
 
 /** Something drawn over a photograph; the picture beneath is not touched. Places are shares of its width and height. */
 export class PhotoMark {

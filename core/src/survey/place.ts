@@ -1,5 +1,5 @@
 import { OneOf, Text } from './fields';
-import { NATIONS, PREMISES, type Nation, type Premises } from './words';
+import { NATIONS, PREMISES, type Nation, type Premises } from './words/words';
 
 /** Where the supply is, whose it is, and which meter point. */
 export class Place {

@@ -1,6 +1,6 @@
 import { Tested } from './after';
 import { NewCircuit } from './circuit';
-import { CLAMP_LINKS, type ClampLink } from './circuit-words';
+import { CLAMP_LINKS, type ClampLink } from './words/circuit-words';
 import {
   Day,
   Count,
@@ -18,7 +18,7 @@ import {
   Text,
   YesNo,
 } from './fields';
-import { HARMONICS, PROPOSAL_KINDS, type Harmonics, type ProposalKind } from './kinds';
+import { HARMONICS, PROPOSAL_KINDS, type Harmonics, type ProposalKind } from './words/kinds';
 import {
   ANSWERS,
   CLAMP_CONDUCTORS,
@@ -34,7 +34,7 @@ import {
   type LoadPhase,
   type OpenPenMethod,
   type Parking,
-} from './words';
+} from './words/words';
 
 /** One more clamp of the same controller: on a feeder as well as at the intake. */
 export class MoreClamp {

@@ -1,5 +1,5 @@
 import { Day, Id, Moment, OneOf, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
-import { BOUNDS, READING_KINDS, type Bound, type Phase, type ReadingKind } from './words';
+import { BOUNDS, READING_KINDS, type Bound, type Phase, type ReadingKind } from './words/words';
 
 /** Something measured: the value or the bound the instrument gave, with what, by whom and when. */
 export class Reading {

@@ -1,5 +1,5 @@
 import { Count, Id, IdOf, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
-import { CPC_KINDS, type CpcKind } from './circuit-words';
+import { CPC_KINDS, type CpcKind } from './words/circuit-words';
 import {
   ANSWERS,
   BOARD_PLACES,
@@ -28,7 +28,7 @@ import {
   type NodeKind,
   type Phase,
   type RcdType,
-} from './words';
+} from './words/words';
 
 /** The conductors that come into a node from what feeds it; of a device or feeder, the cable it protects. */
 export class Cable {

@@ -13,7 +13,7 @@ import { Proposal, SupplyRequest } from './proposal';
 import { Reading } from './reading';
 import { Supply } from './supply';
 import { TrialRecord } from './trial';
-import { BASES, type Basis } from './words';
+import { BASES, type Basis } from './words/words';
 
 export const SURVEY_FORMAT = 'keen-gauge-survey';
 export const SURVEY_VERSION = 1;

@@ -1,6 +1,6 @@
 import { Count, Id, ListOf, Moment, OneOf, Part, Quantity, Text, YesNo } from './fields';
-import { TRIAL_FAULTS, TRIAL_SOURCES, type TrialFault, type TrialSource } from './trial-words';
-import { LOAD_CLASSES, type LoadClass, type Phase } from './words';
+import { TRIAL_FAULTS, TRIAL_SOURCES, type TrialFault, type TrialSource } from './words/trial-words';
+import { LOAD_CLASSES, type LoadClass, type Phase } from './words/words';
 
 /** A figure of a trial over its household-years: what one in twenty stays under, the middle, nineteen in twenty, the most. */
 export class TrialSpread {

@@ -3,7 +3,7 @@ import type { Load } from '../survey/load';
 import type { Measurement } from '../survey/measurement';
 import type { Limiter, Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { LOAD_CLASSES, type LoadPhase, type Phase } from '../survey/words';
+import { LOAD_CLASSES, type LoadPhase, type Phase } from '../survey/words/words';
 import { nodeOf, settledSurvey, WELL_PUT_ON } from './settled-survey';
 
 /** For tests: surveys with every field filled in that an answer rests on, over supplies that suit and supplies that do not. */

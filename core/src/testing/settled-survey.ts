@@ -1,5 +1,5 @@
 import { blankSurvey } from '../survey/blank';
-import { readSurvey } from '../survey/read';
+import { readSurvey } from '../survey/opening/read';
 import type { Survey } from '../survey/survey';
 
 export type Change = (survey: Survey) => void;
@@ -78,9 +78,9 @@ export function settledSurvey(...changes: Change[]): Survey {
     },
   ];
   for (const change of changes) change(base);
-  const reading = readSurvey(JSON.parse(JSON.stringify(base)));
-  if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
-  return reading.survey;
+  const read = readSurvey(JSON.parse(JSON.stringify(base)));
+  if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+  return read.survey;
 }
 
 /** A clamp put on as it should be, nothing of it open. */

@@ -2,7 +2,7 @@
  * Changes to the shape of the supply tree. Each takes a survey and returns another, valid whenever the one it was given
  * was: nothing is left hanging from a node that has gone, and one node stays nearest the street.
  */
-import { plainSurvey } from '../survey/read';
+import { plainSurvey } from '../survey/opening/read';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
 import { STARTING_SHAPES } from './shapes';

@@ -1,5 +1,5 @@
 import { assess } from '../assess';
-import { readSurvey } from '../survey/read';
+import { readSurvey } from '../survey/opening/read';
 import { gbDefault } from '../rules/gb-default';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';

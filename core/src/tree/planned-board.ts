@@ -1,5 +1,5 @@
 /** A board that is to be fitted with the work, as part of the supply tree: what is planned is what is drawn and assessed. */
-import type { WayPlan } from '../survey/circuit-words';
+import type { WayPlan } from '../survey/words/circuit-words';
 import type { Survey } from '../survey/survey';
 import { addBelow, insertAbove, removeNode } from './edit';
 import { nodeOf } from './sets-below';

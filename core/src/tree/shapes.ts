@@ -1,5 +1,5 @@
 import type { SupplyNode } from '../survey/supply';
-import type { NodeKind, Phase } from '../survey/words';
+import type { NodeKind, Phase } from '../survey/words/words';
 
 /** A usual shape of a supply, to start from. Data only: nothing in it is known of any one supply. */
 export interface StartingShape {

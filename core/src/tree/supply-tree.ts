@@ -1,6 +1,6 @@
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
-import type { NodeKind, Phase } from '../survey/words';
+import type { NodeKind, Phase } from '../survey/words/words';
 
 /** What hangs at one point of the tree: the node, what it feeds, and the ids of loads and new equipment on it. */
 export interface TreeNode {

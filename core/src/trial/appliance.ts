@@ -1,4 +1,4 @@
-import type { LoadClass, Season } from '../survey/words';
+import type { LoadClass, Season } from '../survey/words/words';
 import type { HabitId } from './habits';
 
 /** What a class of load may draw at once at one part of the supply on one line: `cell` numbers the sets, `capA` is what this one has to keep. */

@@ -1,5 +1,5 @@
-import type { TrialFault } from '../survey/trial-words';
-import type { Phase } from '../survey/words';
+import type { TrialFault } from '../survey/words/trial-words';
+import type { Phase } from '../survey/words/words';
 import type { Appliance } from './appliance';
 import { fresh, grant, type ControllerTerms, type Running } from './controller';
 import { DAYS_A_YEAR, householdYear, MINUTES_A_DAY, MINUTES_A_YEAR, type HouseYear } from './household';

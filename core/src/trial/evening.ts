@@ -1,4 +1,4 @@
-import type { TrialFault } from '../survey/trial-words';
+import type { TrialFault } from '../survey/words/trial-words';
 import { fresh, grant, type ControllerTerms, type Running } from './controller';
 import { OPERATES_AT, warmed } from '../management/fuse-warming';
 import { MINUTES_A_DAY } from './household';

@@ -1,4 +1,4 @@
-import type { LoadClass } from '../survey/words';
+import type { LoadClass } from '../survey/words/words';
 
 /** Drawn all the time, at a share of its current: a refrigerator in its turn, things on standby. */
 interface Steady {

@@ -2,12 +2,12 @@ import type { Assessment } from '../assessment';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from '../demand/connected';
 import { demandOnPhase, inBasis } from '../demand/maximum-demand';
 import { chargerLimitA } from '../management/limiter';
-import type { RulePack } from '../rules/rule-pack';
-import { isLoad } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { isLoad } from '../survey/words/kinds';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Phase } from '../survey/words';
+import { NODE_NAMES, type Phase } from '../survey/words/words';
 import { nodeOf, placedOn, setsBelow } from '../tree/sets-below';
 import { hangsFrom, phaseAt, supplyTree, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import type { Appliance, Cap } from './appliance';
@@ -71,11 +71,11 @@ export class Sums {
 }
 
 /** Loads below this supply's own fuse; what hangs elsewhere in the building is no part of it. */
-export function ownLoads({ loads, supply }: Survey, tree: SupplyTree, pack: RulePack): Connected[] {
+export function ownLoads({ loads, supply }: Survey, tree: SupplyTree, rules: Rules): Connected[] {
   const phases = supplyPhases(supply.phases);
   return loads
     .filter(({ nodeId }) => isOwn(nodeId, tree))
-    .map((load) => connectedLoad(onItsLine(load, tree), phases, pack));
+    .map((load) => connectedLoad(onItsLine(load, tree), phases, rules));
 }
 
 /** New equipment below this supply's own fuse that takes power, at what its own setting lets it draw. */
@@ -145,7 +145,7 @@ interface Found {
  * What is played of the loads: each as listed; on socket circuits the appliances listed, or, where only circuits are known, what is usually
  * plugged in, marked assumed. Loads without a size are not among them.
  */
-export function foundLoads(survey: Survey, loads: readonly Connected[], pack: RulePack): Found[] {
+export function foundLoads(survey: Survey, loads: readonly Connected[], rules: Rules): Found[] {
   const listed = loads.some((load) => load.class === 'socket-appliance' && load.currentA !== null);
   let circuits = 0;
   return loads.flatMap((load): Found[] => {
@@ -175,7 +175,7 @@ export function foundLoads(survey: Survey, loads: readonly Connected[], pack: Ru
         habit: source?.continuous === true ? 'continuous' : habitOf(kind, currentA),
         // Points of light are switched by the room, and counted together.
         currentA: kind === 'lighting' ? currentA * load.count : currentA,
-        backupA: Math.min(currentA, backup / pack.nominalVoltageV.value / shares),
+        backupA: Math.min(currentA, backup / rules.nominalVoltageV.value / shares),
         count: kind === 'lighting' ? 1 : load.count,
         assumed: source?.assumed === true,
       },
@@ -205,10 +205,10 @@ export class Caps {
     private readonly assessment: Assessment,
     private readonly tree: SupplyTree,
     private readonly counted: readonly Connected[],
-    private readonly pack: RulePack,
+    private readonly rules: Rules,
   ) {
     const { basis } = assessment.demand;
-    this.basis = basis === 'measurement' ? pack.defaultBasis : basis;
+    this.basis = basis === 'measurement' ? rules.defaultBasis : basis;
   }
 
   /** The most one of it may draw, and the sets in which it has to leave the others their part. */
@@ -225,7 +225,7 @@ export class Caps {
       const together = upTo.filter((each) => each.id === found.of.id || alwaysRuns(each));
       if (together.length === 0) continue;
       for (const phase of found.of.phases) {
-        const demandA = demandOnPhase(together, phase, this.survey.place.premises ?? 'household', this.pack).worked
+        const demandA = demandOnPhase(together, phase, this.survey.place.premises ?? 'household', this.rules).worked
           .value;
         const connectedA = upTo.reduce((sum, each) => sum + (each.phases.includes(phase) ? drawA(each) : 0), 0);
         mostA = Math.min(mostA, demandA);

@@ -1,4 +1,4 @@
-import type { Season } from '../survey/words';
+import type { Season } from '../survey/words/words';
 import type { Appliance, Cap } from './appliance';
 import { HABITS, type Heat, type Overnight, type Pattern, type Uses } from './habits';
 import { seeded, type Random } from './random';

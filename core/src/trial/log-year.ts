@@ -1,5 +1,5 @@
 import type { LogDay } from '../demand/measured/log-days';
-import type { Phase } from '../survey/words';
+import type { Phase } from '../survey/words/words';
 import { DAYS_A_YEAR, MINUTES_A_DAY, MINUTES_A_YEAR } from './household';
 import { seeded } from './random';
 

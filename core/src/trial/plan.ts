@@ -3,12 +3,12 @@ import { connectedProposal, supplyPhases, type Connected } from '../demand/conne
 import { chargerLimitA, clampSettings, takesClamp } from '../management/limiter';
 import { settingBounds } from '../management/set-points';
 import { settingsOf } from '../management/settings';
-import type { RulePack } from '../rules/rule-pack';
-import { isCharger, isLoad } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { isCharger, isLoad } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import type { TrialFault } from '../survey/trial-words';
-import type { Phase } from '../survey/words';
+import type { TrialFault } from '../survey/words/trial-words';
+import type { Phase } from '../survey/words/words';
 import { supplyTree, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import type { Appliance } from './appliance';
 import type { Running } from './controller';
@@ -79,17 +79,17 @@ export function trialPlan(
   survey: Survey,
   assessment: Assessment,
   proposal: Proposal,
-  pack: RulePack,
+  rules: Rules,
   { seed, measurementId, fault }: TrialChoice,
 ): TrialPlan | TrialNeeds {
   const tree = supplyTree(survey);
   const ratingA = assessment.supply.rating.value;
-  const loads = ownLoads(survey, tree, pack);
+  const loads = ownLoads(survey, tree, rules);
   const equipment = ownEquipment(survey, tree);
   const missing = whatIsMissing(survey, tree, loads, equipment, proposal, measurementId);
   if (missing !== null) return { needs: missing };
   if (ratingA === null) return { needs: 'The fuse rating of the supply.' };
-  const played = playedAsChargers(survey, tree, proposal, pack);
+  const played = playedAsChargers(survey, tree, proposal, rules);
   const sums = new Sums(survey, [...loads, ...equipment]);
   const parts = partsOnTheWay(
     sums,
@@ -105,27 +105,27 @@ export function trialPlan(
     played,
     sums,
     ratingA,
-    pack,
+    rules,
     logged: measurementId !== undefined,
   });
-  const caps = new Caps(survey, assessment, tree, [...loads, ...equipment], pack);
+  const caps = new Caps(survey, assessment, tree, [...loads, ...equipment], rules);
   const asChargers = new Set(played.map(({ id }) => id));
   const asLoads = foundEquipment(
     survey,
     equipment.filter(({ id }) => !asChargers.has(id)),
   );
-  const found = measurementId === undefined ? [...foundLoads(survey, loads, pack), ...asLoads] : asLoads;
+  const found = measurementId === undefined ? [...foundLoads(survey, loads, rules), ...asLoads] : asLoads;
   return {
     seed,
     house: measurementId === undefined ? { from: 'habits' } : { from: 'log', measurementId },
     appliances: found.map((each) => applianceOf(each, sums, caps)),
-    chargers: played.map((each) => chargerOf(each, survey, equipment, sums, caps, pack)),
+    chargers: played.map((each) => chargerOf(each, survey, equipment, sums, caps, rules)),
     sums: sums.all,
     parts: wholes,
     terms: {
-      leastA: pack.leastChargingA.value,
+      leastA: rules.leastChargingA.value,
       restartMin: RESTART_MIN,
-      nominalV: pack.nominalVoltageV.value,
+      nominalV: rules.nominalVoltageV.value,
       fault,
       faultShare: fault === undefined ? 0 : FAULT_SHARE,
     },
@@ -155,7 +155,7 @@ function whatIsMissing(
 }
 
 /** The chargers, and other equipment that a clamp makes give way; the one asked for first. */
-function playedAsChargers(survey: Survey, tree: SupplyTree, proposal: Proposal, pack: RulePack): Proposal[] {
+function playedAsChargers(survey: Survey, tree: SupplyTree, proposal: Proposal, rules: Rules): Proposal[] {
   const others = survey.proposals.filter(
     (each) =>
       each.id !== proposal.id &&
@@ -163,7 +163,7 @@ function playedAsChargers(survey: Survey, tree: SupplyTree, proposal: Proposal, 
       (isCharger(each) || (isLoad(each) && each.limiter.kind === 'clamp' && takesClamp(each))),
   );
   return [proposal, ...others].filter(
-    (each) => (chargerLimitA(each) ?? pack.leastChargingA.value) > 0 || each === proposal,
+    (each) => (chargerLimitA(each) ?? rules.leastChargingA.value) > 0 || each === proposal,
   );
 }
 
@@ -178,7 +178,7 @@ function chargerOf(
   equipment: readonly Connected[],
   sums: Sums,
   caps: Caps,
-  pack: RulePack,
+  rules: Rules,
 ): TrialCharger {
   const on = equipment.find(({ id }) => id === proposal.id) ?? linesOf(proposal, survey);
   const found = isCharger(proposal) ? undefined : foundEquipment(survey, [on])[0];
@@ -186,16 +186,16 @@ function chargerOf(
     id: proposal.id,
     sums: sums.through(proposal.nodeId, on.phases),
     phases: on.phases,
-    needs: needsOf(survey, proposal.ratedA ?? 0, on.anyLine ? 1 : on.phases.length, pack),
+    needs: needsOf(survey, proposal.ratedA ?? 0, on.anyLine ? 1 : on.phases.length, rules),
     ...(proposal.interlock === undefined || proposal.interlock === '' ? {} : { interlock: proposal.interlock }),
     ...(found ? { asks: { ...applianceOf(found, sums, caps), sums: [0], caps: [] } } : {}),
   };
 }
 
-function needsOf({ driver }: Survey, ratedA: number, lines: number, pack: RulePack): VehicleNeeds {
+function needsOf({ driver }: Survey, ratedA: number, lines: number, rules: Rules): VehicleNeeds {
   const { cheapFromH, cheapToH, milesPerDay: miles = USUAL.milesPerDay } = driver ?? {};
   return {
-    kwhPerDay: Number((miles * (driver?.kwhPerMile ?? pack.kwhPerMile.value)).toFixed(3)),
+    kwhPerDay: Number((miles * (driver?.kwhPerMile ?? rules.kwhPerMile.value)).toFixed(3)),
     arrivesH: USUAL.arrivesH,
     leavesH: Math.max(0, USUAL.arrivesH + (driver?.hoursThere ?? USUAL.hoursThere) - 24),
     onboardA: driver?.onboardA ?? ratedA,
@@ -211,15 +211,15 @@ interface WayInputs {
   readonly played: readonly Proposal[];
   readonly sums: Sums;
   readonly ratingA: number;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   /** Where the house is a log's, a clamp is taken to see all of it. */
   readonly logged: boolean;
 }
 
 function waysOf(inputs: WayInputs): TrialWay[] {
-  const { proposal, played, pack } = inputs;
+  const { proposal, played, rules } = inputs;
   const { ratedA = 0 } = proposal;
-  const steps = settingsOf(proposal, pack).slice(0, 6);
+  const steps = settingsOf(proposal, rules).slice(0, 6);
   const fixed = [steps[0], steps[2], steps[4], steps[5]].filter((step) => step !== undefined);
   const held = (limitA: number): ChargerRun[] =>
     played.map((each) => {
@@ -238,14 +238,15 @@ function free(limitA: number): ChargerRun {
 }
 
 /** As recorded, where the limiter of the charger asked for is complete; otherwise every charger behind one clamp at what would be proposed. */
-function managedWay({ assessment, proposal, played, sums, ratingA, pack, logged, survey }: WayInputs): TrialWay {
+function managedWay({ assessment, proposal, played, sums, ratingA, rules, logged, survey }: WayInputs): TrialWay {
   const settings = clampSettings(proposal);
   const recorded = settings !== null && !('missing' in settings);
-  const bounds = recorded ? null : settingBounds(assessment, played.length, pack);
+  const bounds = recorded ? null : settingBounds(assessment, played.length, rules);
   const partly = proposal.limiter.kind === 'clamp' ? proposal.limiter : {};
-  const setPointA = partly.setPointA ?? bounds?.withMarginA ?? Math.max(0, ratingA - pack.setPointMargin.value.amperes);
+  const setPointA =
+    partly.setPointA ?? bounds?.withMarginA ?? Math.max(0, ratingA - rules.setPointMargin.value.amperes);
   const failSafeA =
-    partly.failSafeA ?? Math.min(pack.leastChargingA.value, bounds?.failSafeA ?? pack.leastChargingA.value);
+    partly.failSafeA ?? Math.min(rules.leastChargingA.value, bounds?.failSafeA ?? rules.leastChargingA.value);
   const { tree } = sums;
   const top = tree.device ?? tree.root;
   const at = (nodeId: string | undefined): TreeNode | null =>

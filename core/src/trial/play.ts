@@ -1,4 +1,4 @@
-import type { TrialFault } from '../survey/trial-words';
+import type { TrialFault } from '../survey/words/trial-words';
 import { chargersYear } from './chargers-year';
 import { eveningSeconds, faultWindow, momentsOf, playSeconds, type Moment } from './evening';
 import { householdYear, type HouseYear } from './household';

@@ -1,7 +1,7 @@
 import { gbDefault } from '../rules/gb-default';
 import { assess } from '../assess';
 import { composePack } from '../pack/compose';
-import { readSurvey } from '../survey/read';
+import { readSurvey } from '../survey/opening/read';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { playHousehold } from './play';

@@ -2,7 +2,7 @@ import { clocksOf, type Clock } from '@keen-gauge/core/calendar/clocks';
 import { byDay, ukDay } from '@keen-gauge/core/calendar/days';
 import { daysOf, type JobEvent } from '@keen-gauge/core/calendar/job-events';
 import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import type { Nation } from '@keen-gauge/core/survey/words';
+import type { Nation } from '@keen-gauge/core/survey/words/words';
 import type { PoolClient } from 'pg';
 import { holidaysAbout, isNation } from './holidays';
 
@@ -48,8 +48,8 @@ export async function diaryOf(db: PoolClient, rules: FirmRules, today = ukDay(ne
   for (const { row, events } of jobs.values()) {
     const { jobId, number, place, nation, meterPoint } = row;
     const closed = holidays(isNation(nation) ? nation : 'england');
-    const pack = packs(anyArea ? (meterPoint ?? '') : '');
-    for (const { id, title, fromOn, dueOn, state } of clocksOf(daysOf(events), today, closed, pack))
+    const rules = packs(anyArea ? (meterPoint ?? '') : '');
+    for (const { id, title, fromOn, dueOn, state } of clocksOf(daysOf(events), today, closed, rules))
       if (state !== 'done') entries.push({ id, title, fromOn, dueOn, state, jobId, number, place });
   }
   return entries.sort((a, b) => byDay(a.dueOn, b.dueOn) || a.number - b.number);

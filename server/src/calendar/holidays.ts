@@ -1,4 +1,4 @@
-import { NATIONS, type Nation } from '@keen-gauge/core/survey/words';
+import { NATIONS, type Nation } from '@keen-gauge/core/survey/words/words';
 import Holidays from 'date-holidays';
 
 const SUBDIVISIONS: Readonly<Record<Nation, string>> = {

@@ -33,18 +33,18 @@ export function jobCalendarRoutes(pool: Pool): Router {
   const router = Router({ mergeParams: true });
   router.get('/', async (request, response) => {
     const [asker, jobId] = [askerOf(request), idParameter(request, 'jobId', 'job')];
-    const { job, events, nation, pack } = await inFirm(pool, asker, async (db) => {
+    const { job, events, nation, rules } = await inFirm(pool, asker, async (db) => {
       const [job, head] = [await jobById(db, jobId), await headOf(db, jobId)];
       if (!job || !head) throw notFound('job');
       return {
         job,
         events: await eventsOf(db, jobId),
         nation: head.survey.place.nation ?? 'england',
-        pack: rulesFor(head.survey.place.meterPointNumber, await firmRules(db)),
+        rules: rulesFor(head.survey.place.meterPointNumber, await firmRules(db)),
       };
     });
     const today = ukDay(new Date());
-    const clocks = clocksOf(daysOf(events), today, new Set(holidaysAbout(nation, today)), pack);
+    const clocks = clocksOf(daysOf(events), today, new Set(holidaysAbout(nation, today)), rules);
     const entries = clockEntries({ id: job.id, number: jobNumber(job.number), place: job.place }, clocks);
     if (entries.length === 0)
       throw new Problem(

@@ -36,7 +36,7 @@ describe('the assess command', () => {
   it('reads standard input, a byte order mark forgiven, under the rules asked for', () => {
     const { status, out } = run(['-', '--rules', 'gb-always-ask'], `\uFEFF${JSON.stringify(survey)}`);
     expect(status).toBe(0);
-    expect(JSON.parse(out)).toMatchObject({ rulePack: { id: 'gb-always-ask' } });
+    expect(JSON.parse(out)).toMatchObject({ rules: { id: 'gb-always-ask' } });
   });
 
   it.each<[string, readonly string[], string | Buffer, readonly (string | RegExp)[]]>([

@@ -5,10 +5,10 @@ import { lookList } from '@keen-gauge/core/look-list';
 import { guardTable } from '@keen-gauge/core/options/guard-table';
 import { options } from '@keen-gauge/core/options/options';
 import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
-import { rulePack, RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import { isCharger } from '@keen-gauge/core/survey/kinds';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { ruleSet, RULE_SETS } from '@keen-gauge/core/rules/catalogue';
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import { isCharger } from '@keen-gauge/core/survey/words/kinds';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { isUtf8 } from 'node:buffer';
 import { readFile } from 'node:fs/promises';
@@ -33,7 +33,7 @@ const refuse = (line: string): never => {
   throw new Refusal([line]);
 };
 
-async function read(file: string): Promise<unknown> {
+async function parsed(file: string): Promise<unknown> {
   const bytes = await (file === '-' ? buffer(process.stdin) : readFile(file)).catch((error: unknown) =>
     refuse(
       `$: cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'}); expected a file`,
@@ -50,9 +50,9 @@ async function read(file: string): Promise<unknown> {
   }
 }
 
-async function logOf(path: string, pack: RulePack): Promise<LogReport> {
+async function logOf(path: string, rules: Rules): Promise<LogReport> {
   try {
-    return await analyseFile(path, pack);
+    return await analyseFile(path, rules);
   } catch (error) {
     return refuse(
       `--log: ${error instanceof Error ? error.message : 'cannot be read'}; expected a log of amperes, watts or energy`,
@@ -83,28 +83,28 @@ async function main(): Promise<void> {
   }
   const [file, ...others] = asked.positionals;
   if (file === undefined || others.length > 0) throw new Refusal([USAGE]);
-  const id = asked.values.rules ?? RULE_PACKS[0]?.id ?? '';
-  const pack = rulePack(id);
-  if (!pack)
-    throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_PACKS.map((each) => each.id).join(', ')}`]);
-  const reading = readSurvey(await read(file));
-  if ('faults' in reading)
-    throw new Refusal(reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
-  const { survey } = reading;
-  const log = asked.values.log === undefined ? undefined : await logOf(asked.values.log, pack);
+  const id = asked.values.rules ?? RULE_SETS[0]?.id ?? '';
+  const rules = ruleSet(id);
+  if (!rules)
+    throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_SETS.map((each) => each.id).join(', ')}`]);
+  const read = readSurvey(await parsed(file));
+  if ('faults' in read)
+    throw new Refusal(read.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
+  const { survey } = read;
+  const log = asked.values.log === undefined ? undefined : await logOf(asked.values.log, rules);
   if (log)
     survey.measurements.push({
       ...measurementOf(log.analysis, freshLogId(survey), log.openDoubts),
       fileName: basename(asked.values.log ?? ''),
     });
-  const assessment = assess(survey, pack);
+  const assessment = assess(survey, rules);
   const printed = {
     ...assessment,
     guards: survey.proposals
       .filter(isCharger)
-      .map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, pack) })),
-    options: options(survey, pack).map(({ survey: _under, ...option }) => option),
-    whatWouldChange: whatWouldChange(survey, pack),
+      .map((each) => ({ proposalId: each.id, ...guardTable(survey, assessment, each, rules) })),
+    options: options(survey, rules).map(({ survey: _under, ...option }) => option),
+    whatWouldChange: whatWouldChange(survey, rules),
     toLookAt: stopsOf(survey, assessment),
     ...(log ? { log } : {}),
   };

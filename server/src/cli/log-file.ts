@@ -9,7 +9,7 @@ import {
 } from '@keen-gauge/core/demand/measured/possible-readings';
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import { sheetsOf, sheetWithLog } from '@keen-gauge/core/demand/measured/workbook';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import type { Rules } from '@keen-gauge/core/rules/rules';
 import { readFile } from 'node:fs/promises';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/node';
@@ -24,33 +24,33 @@ export interface LogReport extends LogDoubts {
 const PREVIEW_ROWS = 400;
 
 /** Analyses the log in a file, read as guessed. Throws with a sentence where there is no log in it. */
-export async function analyseFile(path: string, pack: RulePack): Promise<LogReport> {
+export async function analyseFile(path: string, rules: Rules): Promise<LogReport> {
   const bytes = await readFile(path).catch((error: unknown) => {
     throw new Error(`cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'error'})`);
   });
-  return analyseBytes(bytes, pack);
+  return analyseBytes(bytes, rules);
 }
 
 /** The same for a file that is in hand already. */
-export async function analyseBytes(bytes: Buffer, pack: RulePack): Promise<LogReport> {
+export async function analyseBytes(bytes: Buffer, rules: Rules): Promise<LogReport> {
   const workbook = bytes.subarray(0, 2).toString('latin1') === 'PK';
   const rows = workbook ? await workbookRows(bytes) : textRows(bytes);
   const guess = guessMapping(rows.slice(0, PREVIEW_ROWS));
   if (!guess) throw new Error('has no column of times beside a column of numbers');
   const read = (mapping: LogMapping): LogAnalysis => {
-    const reader = new LogReader(mapping, pack.nominalVoltageV.value);
+    const reader = new LogReader(mapping, rules.nominalVoltageV.value);
     reader.add(rows);
     return analyseLog(reader.finish());
   };
   const analysis = read(guess.mapping);
   if (Object.keys(analysis.phases).length === 0 && analysis.faults.impossible.count === 0)
     throw new Error('holds no reading that can be used');
-  const taken = outcomeOf('as it was read', analysis, pack);
+  const taken = outcomeOf('as it was read', analysis, rules);
   const others = otherReadings(guess.mapping, rows, taken).map(({ doubt, says, mapping }) => ({
     doubt,
-    outcome: outcomeOf(says, read(mapping), pack),
+    outcome: outcomeOf(says, read(mapping), rules),
   }));
-  return { ...guess, ...logDoubts(taken, others, analysis, guess.mapping, pack), analysis };
+  return { ...guess, ...logDoubts(taken, others, analysis, guess.mapping, rules), analysis };
 }
 
 function textRows(bytes: Buffer): string[][] {

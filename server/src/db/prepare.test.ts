@@ -1,6 +1,6 @@
 import { assess } from '@keen-gauge/core/assess';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -119,8 +119,8 @@ describe('preparing a database', () => {
     expect(jobs.rows).toHaveLength(10);
     expect(new Set(jobs.rows.map(({ state }) => state))).toEqual(new Set(['to-survey', 'surveying', 'signed-off']));
     for (const { survey, route } of jobs.rows) {
-      const reading = readSurvey(survey);
-      expect('survey' in reading && assess(reading.survey, gbDefault).route.way).toBe(route);
+      const read = readSurvey(survey);
+      expect('survey' in read && assess(read.survey, gbDefault).route.way).toBe(route);
     }
     expect((await owner.query('SELECT 1 FROM people')).rowCount).toBe(4);
     expect((await owner.query('SELECT reason FROM packs')).rows).toEqual([{ reason: null }]);

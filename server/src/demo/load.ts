@@ -22,13 +22,13 @@ import { SCENARIOS, type Scenario } from './scenarios';
 /** Makes a firm with people, as the database's owner; their ids in the order given. */
 export async function makeFirm(
   owner: Pool,
-  firm: { name: string; rulePackId: string },
+  firm: { name: string; rulesId: string },
   people: readonly DemoPerson[],
   password: string,
 ): Promise<{ firmId: string; personIds: string[] }> {
   const made = await owner.query<{ id: string }>(
     'INSERT INTO firms (name, rule_pack_id) VALUES ($1, $2) RETURNING id',
-    [firm.name, firm.rulePackId],
+    [firm.name, firm.rulesId],
   );
   const firmId = made.rows[0]?.id ?? '';
   const passwordHash = await hash(password);

@@ -2,7 +2,7 @@
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import type { Load } from '@keen-gauge/core/survey/load';
 import type { Reading } from '@keen-gauge/core/survey/reading';
-import type { ReadingKind } from '@keen-gauge/core/survey/words';
+import type { ReadingKind } from '@keen-gauge/core/survey/words/words';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';

@@ -1,5 +1,5 @@
 /** The made-up firm that tries the application out, and the people in it. */
-export const DEMO_FIRM = { name: 'Fennel Lane Electrical', rulePackId: 'gb-default' } as const;
+export const DEMO_FIRM = { name: 'Fennel Lane Electrical', rulesId: 'gb-default' } as const;
 
 export const DEMO_PASSWORD = 'keen-gauge-demo';
 

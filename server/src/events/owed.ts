@@ -12,15 +12,15 @@ import { eventsOf } from './queries';
 export async function owedBy(db: PoolClient, jobId: string): Promise<Owed[]> {
   const head = await headOf(db, jobId);
   if (!head) throw notFound('job');
-  const rules = await firmRules(db);
+  const firm = await firmRules(db);
   const { survey } = head;
-  const pack = rulesFor(survey.place.meterPointNumber, rules);
+  const rules = rulesFor(survey.place.meterPointNumber, firm);
   return owedOf({
     survey,
-    assessment: assess(survey, pack),
-    pack,
+    assessment: assess(survey, rules),
+    rules,
     events: await eventsOf(db, jobId),
-    checklists: rules.checklists,
+    checklists: firm.checklists,
     packs: (await packsOf(db, jobId)).length,
   });
 }

@@ -1,5 +1,5 @@
 import { packOf, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import { HouseRules, OperatorPack, operatorPackFaults } from '@keen-gauge/core/firm/operator-pack';
+import { HouseRules, OperatorRules, operatorPackFaults } from '@keen-gauge/core/firm/operator-rules';
 import { Router } from 'express';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
@@ -22,17 +22,17 @@ export function ruleRoutes(pool: Pool): Router {
   });
 
   router.get('/packs/:packId/versions', async (request, response) => {
-    const id = idParameter(request, 'packId', 'rule pack');
+    const id = idParameter(request, 'packId', 'set of rules');
     const versions = await inFirm(pool, askerOf(request), (db) => packVersions(db, id));
-    if (versions.length === 0) throw notFound('rule pack');
+    if (versions.length === 0) throw notFound('set of rules');
     response.json({ versions });
   });
 
   router.post('/packs/:packId', async (request, response) => {
     const asker = askerOf(request);
-    const id = idParameter(request, 'packId', 'rule pack');
+    const id = idParameter(request, 'packId', 'set of rules');
     const { version, ...rest } = bodyObject(request.body);
-    const pack = bodyAs(OperatorPack, { ...rest, id });
+    const pack = bodyAs(OperatorRules, { ...rest, id });
     const faults = operatorPackFaults(pack);
     if (faults.length > 0) throw invalid(faults);
     const answer = await inFirm(pool, asker, async (db) => {
@@ -73,15 +73,15 @@ export function ruleRoutes(pool: Pool): Router {
 const CHANGED_MEANWHILE = new Problem(
   409,
   'Changed since you looked',
-  'Somebody saved this rule pack meanwhile. Look at it again.',
+  'Somebody saved this set of rules meanwhile. Look at it again.',
 );
 
-/** Refuses house rules that name a rule pack there is not, or an area twice. */
+/** Refuses house rules that name a set of rules there is not, or an area twice. */
 function mustNameWhatThereIs(house: HouseRules, { packs }: FirmRules): void {
   const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
   const unknown = named.find((id) => packOf(id, packs) === undefined);
   if (unknown !== undefined)
-    throw invalid([{ path: '$', wrong: `names the rule pack "${unknown}"`, expected: 'one there is' }]);
+    throw invalid([{ path: '$', wrong: `names the rules "${unknown}"`, expected: 'one there is' }]);
   if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)
     throw invalid([{ path: '$.areas', wrong: 'has an area twice', expected: 'each area once' }]);
 }

@@ -19,7 +19,7 @@ const pack = {
 };
 const house = { defaultPackId: 'gb-default', alwaysAsk: false, areas: [] };
 
-describe('a rule pack of the firm’s own', () => {
+describe('a set of rules of the firm’s own', () => {
   it('is a new version each time it is saved, every one of which stays to be read', async () => {
     const id = randomUUID();
     await sue.post(`/api/firm/rules/packs/${id}`).send(pack).expect(201);

@@ -1,6 +1,6 @@
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
-import { HouseRules, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
+import { HouseRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rules';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import type { PoolClient } from 'pg';
 import type { Actor } from '../db/firm-scope';
@@ -12,7 +12,7 @@ export async function firmRules(db: PoolClient): Promise<FirmRules> {
     house: HouseRules | null;
     terms: FirmTerms | null;
     checklists: FirmChecklists | null;
-    packs: OperatorPack[];
+    packs: OperatorRules[];
   }>(
     `SELECT f.rule_pack_id AS "defaultPackId", h.rules AS house, t.terms, c.checklists,
             coalesce((SELECT jsonb_agg(newest.pack ORDER BY newest.pack->>'title')
@@ -34,8 +34,8 @@ export async function addPackVersion(
   db: PoolClient,
   asker: Actor,
   id: string,
-  pack: OperatorPack,
-): Promise<OperatorPack | undefined> {
+  pack: OperatorRules,
+): Promise<OperatorRules | undefined> {
   const newest = await db.query<{ version: number | null }>(
     'SELECT max(version) AS version FROM operator_packs WHERE id = $1',
     [id],
@@ -50,7 +50,7 @@ export async function addPackVersion(
 }
 
 export interface PackVersion {
-  readonly pack: OperatorPack;
+  readonly pack: OperatorRules;
   readonly madeBy: string;
   readonly madeAt: Date;
 }

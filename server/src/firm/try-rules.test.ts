@@ -1,6 +1,6 @@
 import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import { HouseRules } from '@keen-gauge/core/firm/operator-pack';
+import { HouseRules } from '@keen-gauge/core/firm/operator-rules';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import { failsUnder } from './try-rules';

@@ -1,6 +1,6 @@
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import Ajv2020 from 'ajv/dist/2020';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -7,32 +7,14 @@ import { existsSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import onHeaders from 'on-headers';
-import type { Pool } from 'pg';
-import type { Logger } from 'pino';
-import type { OperatorAddresses } from '../operator/addresses';
-import type { Metrics } from '../signals/metrics';
 import { requestLines, takenOnAt } from '../signals/request-line';
 import { sameSiteOnly, signedIn } from './asker';
 import { noSuchAddress, problemErrors } from './errors';
 import { securityHeaders, serveWeb } from './web-pages';
 import { healthRoutes, type Standing } from './health';
 import { apiMounts } from './mounts';
+import type { AppParts } from './parts';
 import { onlyText } from './text';
-
-export interface AppParts {
-  readonly pool: Pool;
-  readonly sessionSecret: string;
-  readonly log: Logger;
-  readonly metrics: Metrics;
-  /** Whether this instance still takes requests; one that is stopping finishes what it has. */
-  readonly standing?: Standing;
-  /** Where the built web application is; without it only the API is served. */
-  readonly webDirectory?: string;
-  /** Proxies in front whose forwarded addresses are believed. */
-  readonly trustedProxies?: number;
-  /** Where packs are handed in; none, and they are sent by hand. */
-  readonly operators?: OperatorAddresses;
-}
 
 const SESSION_COOKIE = 'keen.sid';
 const DAYS_14 = 14 * 24 * 60 * 60 * 1000;

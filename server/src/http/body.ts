@@ -1,5 +1,5 @@
-import { isObject } from '@keen-gauge/core/survey/plain';
-import { validated } from '@keen-gauge/core/survey/validated';
+import { isObject } from '@keen-gauge/core/survey/opening/plain';
+import { validated } from '@keen-gauge/core/survey/opening/validated';
 import { invalid } from './problem';
 
 /** The request body as an instance of its model, every field checked and unknown ones refused. */

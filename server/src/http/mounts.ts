@@ -17,7 +17,7 @@ import { photoRoutes, uploadRoutes } from '../photos/routes';
 import { reportRoutes } from '../signals/report-routes';
 import { surveyRoutes } from '../surveys/routes';
 import { taskRoutes } from '../tasks/routes';
-import type { AppParts } from './app';
+import type { AppParts } from './parts';
 
 /** A part of the API: where it is, and whether anybody may call it or only somebody signed in. */
 export interface Mount {

@@ -24,7 +24,7 @@ describe('a write sent again under its key', () => {
     ['checklists', '/api/firm/checklists', { lists: [] }, 'checklists-changed'],
     ['equipment', `/api/firm/equipment/${randomUUID()}`, { name: 'x' }, 'equipment-changed'],
     ['house rules', '/api/firm/rules/house', { defaultPackId: 'gb-default', areas: [] }, 'house-rules-changed'],
-    ['a rule pack', `/api/firm/rules/packs/${packId}`, pack, 'rule-pack-changed'],
+    ['a set of rules', `/api/firm/rules/packs/${packId}`, pack, 'rule-pack-changed'],
     ['an address of the diary', '/api/diary/feeds', {}, 'feed-made'],
   ])('%s: is answered the same and done once', async (_what, path, body, what) => {
     const key = randomUUID();

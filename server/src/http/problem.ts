@@ -1,4 +1,4 @@
-import type { Fault } from '@keen-gauge/core/survey/plain';
+import type { Fault } from '@keen-gauge/core/survey/opening/plain';
 
 /** An error the caller can do something about, told as application/problem+json (RFC 9457). */
 export class Problem extends Error {

@@ -1,4 +1,4 @@
-import { isText } from '@keen-gauge/core/survey/plain';
+import { isText } from '@keen-gauge/core/survey/opening/plain';
 import type { RequestHandler } from 'express';
 import { Problem } from './problem';
 

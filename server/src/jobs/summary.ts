@@ -1,7 +1,7 @@
 import { assess } from '@keen-gauge/core/assess';
 import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import type { RouteWay } from '@keen-gauge/core/route/route';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 
 /** What the list of jobs shows of a survey. */
@@ -12,8 +12,8 @@ export interface JobSummary {
 }
 
 /** The survey in short, under the firm's rules. `place` falls back to what the job was called when it was made. */
-export function summarise(survey: Survey, pack: RulePack, place: string): JobSummary {
-  const assessment = assess(survey, pack);
+export function summarise(survey: Survey, rules: Rules, place: string): JobSummary {
+  const assessment = assess(survey, rules);
   const standing = assessment.findings.filter(({ grade }) => grade !== 'note');
   // What the decision waits for before what only the form does.
   const open = standing.find(({ on }) => on !== 'form' && on !== 'workmanship') ?? standing[0];

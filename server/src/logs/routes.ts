@@ -8,7 +8,7 @@ import {
   type LogZone,
   type TimeFormat,
 } from '@keen-gauge/core/demand/measured/mapping';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,

@@ -4,8 +4,8 @@ import type { JobDays } from '@keen-gauge/core/calendar/clocks';
 import type { Day } from '@keen-gauge/core/calendar/days';
 import type { PackContent, SignedBy } from '@keen-gauge/core/pack/compose';
 import { packTexts } from '@keen-gauge/core/pack/files';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { holidaysAbout } from '../calendar/holidays';
 import { icsOf } from '../calendar/ics';
 import { jobNumber } from '../jobs/numbers';
@@ -17,7 +17,7 @@ import type { PrintedPicture } from './pdf/photos';
 /** What a pack's files are made of beside its content, as it was when it was signed. */
 export interface Making {
   readonly signedBy: SignedBy;
-  readonly rules: RulePack;
+  readonly rules: Rules;
   readonly job: { readonly id: string; readonly number: number; readonly place: string };
   readonly days: JobDays;
   readonly today: Day;
@@ -42,9 +42,9 @@ export interface PackFiles {
 /** The document of a pack and its archive. Takes seconds where there are many photographs: done in a thread. */
 export async function makePackFiles(input: PackInput): Promise<PackFiles> {
   const { signedBy, rules, job, days, today, number, fingerprint, surveyText, content } = input;
-  const reading = readSurvey(JSON.parse(surveyText));
-  if ('faults' in reading) throw new Error('A signed survey could not be read.');
-  const { survey } = reading;
+  const read = readSurvey(JSON.parse(surveyText));
+  if ('faults' in read) throw new Error('A signed survey could not be read.');
+  const { survey } = read;
   const assessment = assess(survey, rules);
   const label = { number, job: jobNumber(job.number), fingerprint };
   const printed = new Map(

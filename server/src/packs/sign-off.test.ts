@@ -1,4 +1,4 @@
-import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/read';
+import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import type { IncomingMessage } from 'node:http';
@@ -91,8 +91,8 @@ describe('signing off', () => {
     });
     const json = (await anna.get(`/api/packs/${pack.id}/survey.json`).buffer().parse(bytes).expect(200)).body as Buffer;
     expect(createHash('sha256').update(json).digest('hex')).toBe(pack.fingerprint);
-    const reading = readSurvey(JSON.parse(json.toString('utf8')));
-    expect('survey' in reading && plainSurvey(reading.survey)).toEqual(job.survey);
+    const read = readSurvey(JSON.parse(json.toString('utf8')));
+    expect('survey' in read && plainSurvey(read.survey)).toEqual(job.survey);
 
     await anna
       .post(`/api/jobs/${job.id}/survey/revisions`)

@@ -5,7 +5,7 @@ import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
 import { composePack, type AnswerFor, type SignedBy } from '@keen-gauge/core/pack/compose';
 import { missingItems, type Missing } from '@keen-gauge/core/pack/missing';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool, PoolClient } from 'pg';
 import { audit } from '../audit/queries';
@@ -48,21 +48,21 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       throw new Problem(422, 'Not signed', `Type your own name, ${me.name}, or draw your signature.`);
     if (head.revisionId !== request.revisionId)
       throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
-    const reading = readSurvey(head.survey);
-    if ('faults' in reading) throw new Error('The stored survey could not be read.');
+    const read = readSurvey(head.survey);
+    if ('faults' in read) throw new Error('The stored survey could not be read.');
 
-    const rules = await firmRules(db);
-    const pack = rulesFor(reading.survey.place.meterPointNumber, rules);
+    const firm = await firmRules(db);
+    const rules = rulesFor(read.survey.place.meterPointNumber, firm);
     const days = daysOf(await eventsOf(db, jobId));
     const { commissionedOn } = days;
-    const assessment = assess(reading.survey, pack);
+    const assessment = assess(read.survey, rules);
     const { reason, answers } = answeredFor(missingItems(assessment), request);
     const signedBy: SignedBy = {
       firm: me.firm,
       name: me.name,
       registration: me.registration,
       at: new Date().toISOString(),
-      ...(rules.terms.contact ? { contact: rules.terms.contact } : {}),
+      ...(firm.terms.contact ? { contact: firm.terms.contact } : {}),
       ...(commissionedOn === undefined ? {} : { commissionedOn }),
       ...(reason ? { reason } : {}),
       ...(answers.length > 0 ? { answers } : {}),
@@ -71,13 +71,13 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
     const [before] = await packsOf(db, jobId);
     const said = before && (await packContent(db, before.id));
     const content = composePack(
-      reading.survey,
+      read.survey,
       assessment,
-      pack,
+      rules,
       signedBy,
       before && said ? { number: packNumber(before.number), sections: said.sections } : undefined,
     );
-    const surveyText = `${JSON.stringify(reading.survey, null, 2)}\n`;
+    const surveyText = `${JSON.stringify(read.survey, null, 2)}\n`;
     const fingerprint = createHash('sha256').update(surveyText).digest('hex');
     // The firm's count last: whoever else signs waits for no more than what follows.
     const number = await takePackNumber(db, asker.firmId);
@@ -93,7 +93,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       content,
       making: {
         signedBy,
-        rules: pack,
+        rules,
         job: { id: jobId, number: job.number, place: job.place },
         days,
         today: ukDay(new Date()),

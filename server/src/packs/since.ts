@@ -2,7 +2,7 @@ import { assess } from '@keen-gauge/core/assess';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import type { PackChange } from '@keen-gauge/core/pack/changes';
 import { changedSinceSigning } from '@keen-gauge/core/pack/since';
-import { readSurvey } from '@keen-gauge/core/survey/read';
+import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import type { PoolClient } from 'pg';
 import { firmRules } from '../firm/rules';
 import { headOf } from '../surveys/queries';
@@ -23,10 +23,10 @@ export async function sinceSigned(db: PoolClient, jobId: string): Promise<SinceS
   const about = { packId: newest.id, number: newest.number };
   // Nothing was saved since: nothing to compare.
   if (head.seq === newest.revisionSeq) return { ...about, lines: [] };
-  const reading = readSurvey(head.survey);
+  const read = readSurvey(head.survey);
   const content = await packContent(db, newest.id);
-  if ('faults' in reading || !content) return { ...about, lines: [] };
-  const { survey } = reading;
-  const pack = rulesFor(survey.place.meterPointNumber, await firmRules(db));
-  return { ...about, lines: changedSinceSigning(content.sections, survey, assess(survey, pack), pack) };
+  if ('faults' in read || !content) return { ...about, lines: [] };
+  const { survey } = read;
+  const rules = rulesFor(survey.place.meterPointNumber, await firmRules(db));
+  return { ...about, lines: changedSinceSigning(content.sections, survey, assess(survey, rules), rules) };
 }

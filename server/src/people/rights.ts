@@ -16,7 +16,7 @@ export const RIGHTS = {
   'judge-survey': (who: Person) => who.role !== 'office',
   /** Link a charge point, set it, enter what commissioning found: done on site by who is trained for it. */
   commission: (who: Person) => who.role !== 'office',
-  /** The firm's rules: rule packs, house rules, checklists. */
+  /** The firm's rules: sets of rules, house rules, checklists. */
   'change-rules': (who: Person) => who.role === 'supervisor',
   /** What things cost and how packs are headed. */
   'change-terms': (who: Person) => who.role !== 'surveyor',

@@ -1,4 +1,4 @@
-import { isText } from '@keen-gauge/core/survey/plain';
+import { isText } from '@keen-gauge/core/survey/opening/plain';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { Router } from 'express';
 import type { Pool } from 'pg';

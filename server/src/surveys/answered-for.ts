@@ -1,4 +1,4 @@
-import type { Fault } from '@keen-gauge/core/survey/plain';
+import type { Fault } from '@keen-gauge/core/survey/opening/plain';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { RIGHTS, type Right } from '../people/rights';
 import type { Person } from '../people/queries';

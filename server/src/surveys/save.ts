@@ -1,5 +1,5 @@
 import { apply, type Change, type Conflict, type Value } from '@keen-gauge/core/record/changes';
-import { readEdited } from '@keen-gauge/core/survey/read-edited';
+import { readEdited } from '@keen-gauge/core/survey/opening/read-edited';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import { decisionsIn } from '../audit/decisions';
@@ -39,9 +39,9 @@ export async function saveRevision(db: PoolClient, asker: Actor, jobId: string, 
 
   const merged = apply(head.survey as unknown as Value, save.changes);
   if (merged.conflicts.length > 0) throw conflict(merged.conflicts, head.survey, head);
-  const reading = readEdited(merged.document, head.survey);
-  if ('faults' in reading) throw invalid(reading.faults);
-  const { survey } = reading;
+  const read = readEdited(merged.document, head.survey);
+  if ('faults' in read) throw invalid(read.faults);
+  const { survey } = read;
   const answered = newlyAnsweredFor(head.survey, survey);
   const who = answered.length === 0 ? undefined : await personById(db, asker.personId);
   const faults = who ? notTheirs(answered, who) : [];

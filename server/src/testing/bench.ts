@@ -61,7 +61,7 @@ export async function testBench(
   const lines: string[] = [];
   const log = openLog('trace', { write: (line: string) => lines.push(line) });
   const [owner, app] = [new Pool({ connectionString: url.toString() }), openPool(appUrl, log)];
-  const rules = { rulePackId: 'gb-default' };
+  const rules = { rulesId: 'gb-default' };
   const firms = [
     await makeFirm(
       owner,

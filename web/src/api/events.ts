@@ -1,5 +1,5 @@
 import type { JobEvent } from '@keen-gauge/core/calendar/job-events';
-import type { Nation } from '@keen-gauge/core/survey/words';
+import type { Nation } from '@keen-gauge/core/survey/words/words';
 import useSWR from 'swr';
 import { call, fetcher, named, sendFile } from './client';
 

@@ -1,7 +1,7 @@
 import type { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
 import type { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import type { HouseRules, OperatorPack } from '@keen-gauge/core/firm/operator-pack';
+import type { HouseRules, OperatorRules } from '@keen-gauge/core/firm/operator-rules';
 import type { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
@@ -14,7 +14,7 @@ export function useEquipment() {
 export const putEquipment = ({ id, ...profile }: EquipmentProfile): Promise<{ profiles: EquipmentProfile[] }> =>
   call('POST', `/firm/equipment/${id}`, profile);
 
-/** What options cost the firm and how long they take; what it has not set is the rule pack's. */
+/** What options cost the firm and how long they take; what it has not set is the rules’. */
 export function useFirmTerms() {
   return useSWR<{ terms: FirmTerms }, Error>('/firm/terms', fetcher);
 }
@@ -26,11 +26,11 @@ export const putHouseRules = (house: HouseRules): Promise<{ rules: FirmRules }> 
   call('POST', '/firm/rules/house', house);
 export const putChecklists = (checklists: FirmChecklists): Promise<{ rules: FirmRules }> =>
   call('POST', '/firm/checklists', checklists);
-export const putOperatorPack = ({ id, ...pack }: OperatorPack): Promise<{ rules: FirmRules }> =>
+export const putOperatorPack = ({ id, ...pack }: OperatorRules): Promise<{ rules: FirmRules }> =>
   call('POST', `/firm/rules/packs/${id}`, pack);
 
 export function usePackVersions(id: string) {
-  return useSWR<{ versions: { pack: OperatorPack; madeBy: string; madeAt: string }[] }, Error>(
+  return useSWR<{ versions: { pack: OperatorRules; madeBy: string; madeAt: string }[] }, Error>(
     `/firm/rules/packs/${id}/versions`,
     fetcher,
   );

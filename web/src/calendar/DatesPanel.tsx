@@ -25,7 +25,7 @@ const STATE_WORDS: Readonly<Record<Clock['state'], string>> = {
 
 /** What happened between firm and operator, every clock that runs from it, and the days counted back from the vehicle's arrival. */
 export function DatesPanel() {
-  const { job, survey, assessment, pack } = useSurvey();
+  const { job, survey, assessment, rules } = useSurvey();
   const { data, error, mutate } = useEvents(job.id);
   const nation = survey.place.nation ?? 'england';
   const { data: calendar } = useHolidays(nation);
@@ -40,14 +40,14 @@ export function DatesPanel() {
   const holidays = new Set(calendar.holidays);
   const days = daysOf(data.events);
   const step = nextStep(data.events);
-  const clocks = clocksOf(days, today, holidays, pack);
+  const clocks = clocksOf(days, today, holidays, rules);
   const put = async (event: Pick<JobEvent, 'kind' | 'day' | 'details'>): Promise<void> => {
     await mutate(await addEvent(job.id, event), false);
   };
   const visitWeeks = survey.request.fuseUpgrade
-    ? pack.optionTerms.value['fuse-upgrade'].waitWeeks[1]
+    ? rules.optionTerms.value['fuse-upgrade'].waitWeeks[1]
     : days.answer === 'un-loop-first'
-      ? pack.optionTerms.value['un-loop'].waitWeeks[1]
+      ? rules.optionTerms.value['un-loop'].waitWeeks[1]
       : 0;
   const plan =
     days.arrivesOn === undefined
@@ -64,7 +64,7 @@ export function DatesPanel() {
             fittedOn: days.commissionedOn,
           },
           holidays,
-          pack,
+          rules,
         );
   return (
     <Panel aria-label="Dates">

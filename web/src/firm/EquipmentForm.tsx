@@ -1,7 +1,7 @@
 import type { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
-import { CLAMP_LINKS, type ClampLink } from '@keen-gauge/core/survey/circuit-words';
-import { PEN_DETECTIONS, type PenDetection } from '@keen-gauge/core/survey/earthing-words';
-import { RCD_TYPES, type Answer } from '@keen-gauge/core/survey/words';
+import { CLAMP_LINKS, type ClampLink } from '@keen-gauge/core/survey/words/circuit-words';
+import { PEN_DETECTIONS, type PenDetection } from '@keen-gauge/core/survey/words/earthing-words';
+import { RCD_TYPES, type Answer } from '@keen-gauge/core/survey/words/words';
 import { useState } from 'react';
 import { AnswerRow } from '../kit/AnswerRow';
 import { BareButton, MainButton } from '../kit/Button';

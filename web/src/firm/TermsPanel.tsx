@@ -8,7 +8,7 @@ import {
   OPTION_NAMES,
   type CostBand,
   type OptionKind,
-} from '@keen-gauge/core/survey/option-words';
+} from '@keen-gauge/core/survey/words/option-words';
 import { useState } from 'react';
 import { putFirmTerms, useFirmTerms } from '../api/firm';
 import { useMe } from '../api/me';
@@ -58,11 +58,11 @@ function TermsForm({
 }) {
   const { me } = useMe();
   // What stands where the firm sets nothing: its rules without its own terms.
-  const pack = me ? rulesFor(undefined, { ...me.rules, terms: new NoTerms() }) : gbDefault;
+  const rules = me ? rulesFor(undefined, { ...me.rules, terms: new NoTerms() }) : gbDefault;
   const [draft, setDraft] = useState(terms);
   const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
   const changeOption = (option: OptionKind, change: Partial<FirmOptionTerms>): void => {
-    const usual = pack.optionTerms.value[option];
+    const usual = rules.optionTerms.value[option];
     const now: FirmOptionTerms = draft.options.find((each) => each.option === option) ?? {
       option,
       costBand: usual.costBand,
@@ -101,7 +101,7 @@ function TermsForm({
         {COST_BANDS.map((band) => (
           <TextInput
             key={band}
-            label={`Band “${pack.costBandWords[band]}” is called`}
+            label={`Band “${rules.costBandWords[band]}” is called`}
             value={draft.bands.find((each) => each.band === band)?.words ?? ''}
             maxLength={40}
             onChange={(words) => {
@@ -112,7 +112,7 @@ function TermsForm({
       </FieldGrid>
       {OPTION_KINDS.map((option) => {
         const own = draft.options.find((each) => each.option === option);
-        const usual = pack.optionTerms.value[option];
+        const usual = rules.optionTerms.value[option];
         return (
           <Stack as="section" key={option} aria-label={OPTION_NAMES[option]} style={{ '--gap': '0.3rem' }}>
             <h3>{OPTION_NAMES[option]}</h3>
@@ -122,7 +122,7 @@ function TermsForm({
                 value={own?.costBand ?? usual.costBand}
                 options={COST_BANDS.map((band): { value: CostBand; label: string } => ({
                   value: band,
-                  label: pack.costBandWords[band],
+                  label: rules.costBandWords[band],
                 }))}
                 onChange={(costBand) => {
                   changeOption(option, { costBand });

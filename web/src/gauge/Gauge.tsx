@@ -1,5 +1,6 @@
 import { exceeds } from '@keen-gauge/core/worked';
-import type { Assessment, PerPhase } from '@keen-gauge/core/assessment';
+import type { Assessment } from '@keen-gauge/core/assessment';
+import type { PerPhase } from '@keen-gauge/core/demand/per-phase-figures';
 import { worstPhase } from '@keen-gauge/core/demand/per-phase';
 import type { Figure } from '@keen-gauge/core/worked';
 import styled from 'styled-components';

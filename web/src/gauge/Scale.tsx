@@ -1,4 +1,4 @@
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import styled from 'styled-components';
 
 export interface ScaleRow {

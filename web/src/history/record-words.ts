@@ -1,6 +1,6 @@
 import { EVENT_NAMES, type EventKind } from '@keen-gauge/core/calendar/job-events';
 import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
-import { OPTION_NAMES, type OptionKind } from '@keen-gauge/core/survey/option-words';
+import { OPTION_NAMES, type OptionKind } from '@keen-gauge/core/survey/words/option-words';
 import { dayWords } from '../calendar/day-words';
 import type { RecordEntry } from '../api/record';
 
@@ -43,7 +43,7 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
     case 'terms-changed':
       return 'What the options cost was set';
     case 'rule-pack-changed':
-      return `Rule pack “${of('title')}” saved as version ${of('version')}`;
+      return `Rules “${of('title')}” saved as version ${of('version')}`;
     case 'house-rules-changed':
       return `Rules set: ${of('defaultPackId')}${details['alwaysAsk'] === true ? ', always ask first' : ''}${areasText(details['areas'])}`;
     case 'checklists-changed':

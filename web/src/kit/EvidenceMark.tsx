@@ -1,4 +1,4 @@
-import { EVIDENCE, type Evidence } from '@keen-gauge/core/survey/words';
+import { EVIDENCE, type Evidence } from '@keen-gauge/core/survey/words/words';
 
 /** Evidence grades as people say them. */
 export const EVIDENCE_NAMES: Readonly<Record<Evidence, string>> = {

@@ -1,4 +1,4 @@
-import type { Look } from '@keen-gauge/core/survey/words';
+import type { Look } from '@keen-gauge/core/survey/words/words';
 import { Check, CircleAlert, CircleSlash, EyeOff } from 'lucide-react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';

@@ -1,4 +1,4 @@
-import { NODE_NAMES } from '@keen-gauge/core/survey/words';
+import { NODE_NAMES } from '@keen-gauge/core/survey/words/words';
 import { onShape } from '@keen-gauge/core/tree/edit';
 import { STARTING_SHAPES, type StartingShape } from '@keen-gauge/core/tree/shapes';
 import { Button } from 'react-aria-components';

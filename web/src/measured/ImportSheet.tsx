@@ -60,7 +60,7 @@ export function ImportSheet({
 }
 
 function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; readonly onClose: () => void }) {
-  const { survey, store, pack, job, me } = useSurvey();
+  const { survey, store, rules, job, me } = useSurvey();
   const [step, setStep] = useState<Step>({ kind: kept ? 'opening' : 'choose' });
   const [mapping, setMapping] = useState<LogMapping | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -121,7 +121,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     setProblem(undefined);
     setStep({ kind: 'analysing', done: 0 });
     try {
-      const report = await session.current.analyse(mapping, pack, (done) => {
+      const report = await session.current.analyse(mapping, rules, (done) => {
         setStep((now) => (now.kind === 'analysing' ? { kind: 'analysing', done } : now));
       });
       setStep({ kind: 'result', file: from.file, name: from.name, preview: from.preview, report });
@@ -254,9 +254,9 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
 
 /** Whether this log may be declared from, and what there is to say of it, before it is kept. */
 function Verdict({ report: { analysis, openDoubts } }: { readonly report: LogReport }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   const withIt = { ...survey, measurements: [measurementOf(analysis, 'this-log', openDoubts)] };
-  const measured = measuredDemand(withIt, supplyTree(withIt), assessment.supply.phases, pack);
+  const measured = measuredDemand(withIt, supplyTree(withIt), assessment.supply.phases, rules);
   const nought = Object.values(analysis.phases).every(({ peakA }) => peakA === 0);
   return (
     <>
@@ -275,7 +275,7 @@ function Verdict({ report: { analysis, openDoubts } }: { readonly report: LogRep
           It still bounds the demand from below.
         </Notice>
       )}
-      {measuredFindings(withIt, measured, pack)
+      {measuredFindings(withIt, measured, rules)
         .filter(({ id }) => id.startsWith('log-') || id.startsWith('half-hourly'))
         .map(({ id, grade, title, remedy }) => (
           <Notice key={id} kind={grade} title={title}>

@@ -1,6 +1,6 @@
 import type { LogAnalysis, PhaseAnalysis } from '@keen-gauge/core/demand/measured/analyse';
 import { returnLevel } from '@keen-gauge/core/demand/measured/gumbel';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import { useEffect, useState, type RefObject } from 'react';
 import {
   Area,

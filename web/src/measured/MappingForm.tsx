@@ -5,7 +5,7 @@ import {
   type LogUnit,
   type TimeFormat,
 } from '@keen-gauge/core/demand/measured/mapping';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import styled from 'styled-components';
 import { FieldGrid } from '../kit/fields';
 import { NumberInput } from '../kit/NumberInput';

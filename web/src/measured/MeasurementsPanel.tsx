@@ -1,6 +1,6 @@
 import { logDoubts } from '@keen-gauge/core/demand/measured/seen';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
-import type { MeasurementKind } from '@keen-gauge/core/survey/words';
+import type { MeasurementKind } from '@keen-gauge/core/survey/words/words';
 import { Activity, Eye, Plus, Trash2, Zap } from 'lucide-react';
 import { useState } from 'react';
 import { logUrl } from '../api/logs';
@@ -87,8 +87,8 @@ export function MeasurementsPanel() {
 }
 
 function OneMeasurement({ measurement, onLook }: { readonly measurement: Measurement; readonly onLook: () => void }) {
-  const { job, pack } = useSurvey();
-  const doubts = logDoubts(measurement, pack);
+  const { job, rules } = useSurvey();
+  const doubts = logDoubts(measurement, rules);
   const set = useSet();
   const { kind, phases } = measurement;
   const path = ['measurements', measurement.id];

@@ -1,8 +1,8 @@
 import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Trace } from '@keen-gauge/core/demand/measured/downsample';
 import type { LogMapping } from '@keen-gauge/core/demand/measured/mapping';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { LogReport, LogWorker, Preview } from './log-worker';
 
@@ -16,8 +16,8 @@ export class LogSession {
     return this.remote.open(file, sheet);
   }
 
-  analyse(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogReport> {
-    return this.remote.analyse(mapping, pack, proxy(progress));
+  analyse(mapping: LogMapping, rules: Rules, progress: (done: number) => void): Promise<LogReport> {
+    return this.remote.analyse(mapping, rules, proxy(progress));
   }
 
   trace(phase: Phase, from: number, to: number, steps: number): Promise<Trace | null> {

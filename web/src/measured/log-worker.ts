@@ -12,8 +12,8 @@ import {
 import { LogReader } from '@keen-gauge/core/demand/measured/read-log';
 import { sheetsOf, sheetWithLog, type Sheet } from '@keen-gauge/core/demand/measured/workbook';
 import type { LogSeries } from '@keen-gauge/core/demand/measured/series';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/web-worker';
@@ -93,25 +93,25 @@ export interface LogReport extends LogDoubts {
   readonly analysis: LogAnalysis;
 }
 
-async function analyse(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogReport> {
-  series = await read(mapping, pack, progress);
+async function analyse(mapping: LogMapping, rules: Rules, progress: (done: number) => void): Promise<LogReport> {
+  series = await read(mapping, rules, progress);
   const analysis = analyseLog(series);
-  const taken = outcomeOf('as it was read', analysis, pack);
+  const taken = outcomeOf('as it was read', analysis, rules);
   const others = [];
   for (const other of otherReadings(mapping, firstRows, taken)) {
-    const otherwise = analyseLog(await read(other.mapping, pack, () => undefined));
-    others.push({ doubt: other.doubt, outcome: outcomeOf(other.says, otherwise, pack) });
+    const otherwise = analyseLog(await read(other.mapping, rules, () => undefined));
+    others.push({ doubt: other.doubt, outcome: outcomeOf(other.says, otherwise, rules) });
   }
   if (Object.keys(analysis.phases).length === 0 && analysis.faults.impossible.count === 0)
     throw new Error(
       'No reading can be used as it is read now. Look at the unit, the columns and how times are written.',
     );
-  return { analysis, ...logDoubts(taken, others, analysis, mapping, pack) };
+  return { analysis, ...logDoubts(taken, others, analysis, mapping, rules) };
 }
 
-async function read(mapping: LogMapping, pack: RulePack, progress: (done: number) => void): Promise<LogSeries> {
+async function read(mapping: LogMapping, rules: Rules, progress: (done: number) => void): Promise<LogSeries> {
   if (!file) throw new Error('No file is open.');
-  const reader = new LogReader(mapping, pack.nominalVoltageV.value);
+  const reader = new LogReader(mapping, rules.nominalVoltageV.value);
   if (workbook) reader.add(workbook);
   else await readText(file, reader, mapping, progress);
   progress(0.95);

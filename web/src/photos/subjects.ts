@@ -3,7 +3,7 @@ import { FAULT_NAMES } from '@keen-gauge/core/intake/condition';
 import { READING_FORMS } from '@keen-gauge/core/intake/readings';
 import type { Photo, PhotoSubject } from '@keen-gauge/core/survey/photo';
 import { STEP_TITLES, stepSubject } from '@keen-gauge/core/management/commissioning';
-import { COMMISSIONING_STEPS, NODE_NAMES } from '@keen-gauge/core/survey/words';
+import { COMMISSIONING_STEPS, NODE_NAMES } from '@keen-gauge/core/survey/words/words';
 
 export interface SubjectOption {
   readonly value: string;

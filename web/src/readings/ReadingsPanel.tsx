@@ -1,6 +1,6 @@
 import { READING_FORMS } from '@keen-gauge/core/intake/readings';
 import type { Reading } from '@keen-gauge/core/survey/reading';
-import type { ReadingKind } from '@keen-gauge/core/survey/words';
+import type { ReadingKind } from '@keen-gauge/core/survey/words/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,4 +1,4 @@
-import type { Check } from '@keen-gauge/core/survey/words';
+import type { Check } from '@keen-gauge/core/survey/words/words';
 import { BareButton } from '../kit/Button';
 import { LookChoice } from '../kit/LookChoice';
 import { useSet, useSurvey } from '../survey/SurveyContext';

@@ -1,6 +1,6 @@
 import { jsonPath, valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import type { Answer } from '@keen-gauge/core/survey/words';
+import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { AnswerRow } from '../kit/AnswerRow';
 import { Choice, type ChoiceOption } from '../kit/Choice';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';

@@ -1,5 +1,5 @@
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words';
+import { NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
 
 /** Kinds of node a load or new equipment is connected to. */
 const CARRIES: readonly NodeKind[] = ['board', 'rcd', 'device', 'feeder', 'switch-fuse'];

@@ -1,6 +1,6 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
 import type { Path, Value } from '@keen-gauge/core/record/changes';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { createContext, useContext } from 'react';
 import type { Job } from '../api/jobs';
@@ -15,7 +15,7 @@ export interface SurveyAtHand {
   readonly state: SurveyState;
   readonly survey: Survey;
   readonly assessment: Assessment;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   /** Pictures on their way in. */
   readonly uploads: UploadQueue;
 }

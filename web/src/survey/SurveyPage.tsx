@@ -102,8 +102,8 @@ function SurveyView({
   const state = useSyncExternalStore(store.subscribe, store.get);
   const { survey } = state;
   const { meterPointNumber } = survey.place;
-  const pack = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
-  const assessment = useMemo(() => assess(survey, pack), [survey, pack]);
+  const rules = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
+  const assessment = useMemo(() => assess(survey, rules), [survey, rules]);
   const missing = useMemo(() => missingItems(assessment).length, [assessment]);
   const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
@@ -154,8 +154,8 @@ function SurveyView({
   }, [store]);
 
   const here = useMemo(
-    () => ({ job, me, store, state, survey, assessment, pack, uploads }),
-    [job, me, store, state, survey, assessment, pack, uploads],
+    () => ({ job, me, store, state, survey, assessment, rules, uploads }),
+    [job, me, store, state, survey, assessment, rules, uploads],
   );
   return (
     <SurveyProvider value={here}>

@@ -6,7 +6,7 @@ import { useSurvey } from './SurveyContext';
 
 /** What the job at hand still owes; undefined until it is known what happened to it. */
 export function useOwed(): readonly Owed[] | undefined {
-  const { job, me, survey, assessment, pack } = useSurvey();
+  const { job, me, survey, assessment, rules } = useSurvey();
   const { data: events } = useEvents(job.id);
   const { data: packs } = usePacks(job.id);
   return useMemo(
@@ -15,12 +15,12 @@ export function useOwed(): readonly Owed[] | undefined {
         ? owedOf({
             survey,
             assessment,
-            pack,
+            rules,
             events: events.events,
             checklists: me.rules.checklists,
             packs: packs.packs.length,
           })
         : undefined,
-    [survey, assessment, pack, events, packs, me.rules.checklists],
+    [survey, assessment, rules, events, packs, me.rules.checklists],
   );
 }

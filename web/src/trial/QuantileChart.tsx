@@ -1,6 +1,6 @@
 import type { TrialWayResult } from '@keen-gauge/core/survey/trial';
 import { Bar, CartesianGrid, ComposedChart, ReferenceLine, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
-import type { TrialFigure } from './TrialFigures';
+import type { TrialFigure } from './figures';
 
 const axis = { stroke: 'var(--quiet)', fontSize: 13, tickLine: false } as const;
 

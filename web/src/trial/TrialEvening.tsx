@@ -1,4 +1,4 @@
-import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/trial-words';
+import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/words/trial-words';
 import { faultWindow, SLOW_S, type Moment } from '@keen-gauge/core/trial/evening';
 import { EVENING_TERMS } from '@keen-gauge/core/trial/play';
 import type { LogDays } from '@keen-gauge/core/trial/log-year';

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { lazyPart } from '../kit/lazy-part';
 import { Select } from '../kit/Select';
+import { FIGURES, type TrialFigure } from './figures';
 
 const QuantileChart = lazyPart(() => import('./QuantileChart'));
 
@@ -34,18 +35,6 @@ const Table = styled.table`
     white-space: nowrap;
   }
 `;
-
-/** The figures of a trial, each that of a year. */
-export const FIGURES = [
-  { id: 'highestA', name: 'Highest', unit: 'A', digits: 1 },
-  { id: 'minutesOver', name: 'Minutes over', unit: 'min', digits: 0 },
-  { id: 'longestOverMin', name: 'Longest run over', unit: 'min', digits: 0 },
-  { id: 'warmestPercent', name: 'Fuse warmth', unit: '%', digits: 0 },
-  { id: 'morningsShort', name: 'Mornings short', unit: '', digits: 0 },
-  { id: 'shortKwh', name: 'Short', unit: 'kWh', digits: 0 },
-  { id: 'pauses', name: 'Pauses', unit: '', digits: 0 },
-] as const satisfies readonly { readonly id: keyof TrialWayResult; name: string; unit: string; digits: number }[];
-export type TrialFigure = (typeof FIGURES)[number];
 
 /** Each way over all years played: the middle household-year and what nineteen in twenty stay under; one figure drawn. */
 export function TrialFigures({ record }: { readonly record: TrialRecord }) {

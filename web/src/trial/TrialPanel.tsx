@@ -1,5 +1,5 @@
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/trial-words';
+import { TRIAL_FAULT_NAMES, TRIAL_FAULTS, type TrialFault } from '@keen-gauge/core/survey/words/trial-words';
 import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import { FAULT_SHARE, trialPlan, type TrialPlan } from '@keen-gauge/core/trial/plan';
 import { stillTrue, trialRecord } from '@keen-gauge/core/trial/record';
@@ -42,7 +42,7 @@ interface Played {
 
 /** The trial: what a year is likely to look like under each way of running the charger, and one evening of it closely. */
 export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack, job, me, store } = useSurvey();
+  const { survey, assessment, rules, job, me, store } = useSurvey();
   const [seed, setSeed] = useState(1);
   const [source, setSource] = useState(HABITS);
   const [fault, setFault] = useState<TrialFault | 'none'>('none');
@@ -56,7 +56,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
   const stopped = useRef<() => void>(() => undefined);
   const logs = survey.measurements.filter(({ fileId }) => fileId !== undefined);
   const log = logs.find(({ id }) => id === source);
-  const planned = trialPlan(survey, assessment, proposal, pack, {
+  const planned = trialPlan(survey, assessment, proposal, rules, {
     seed,
     measurementId: log?.id,
     fault: fault === 'none' ? undefined : fault,
@@ -78,7 +78,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
     setRunning(true);
     try {
       const mine = (turn.current += 1);
-      const days = log ? await loadLogDays(job.id, log, assessment.supply.phases, pack) : {};
+      const days = log ? await loadLogDays(job.id, log, assessment.supply.phases, rules) : {};
       // Stopped, or started again, while the log was read.
       if (turn.current !== mine) return;
       const started = new TrialRun(ready, days);
@@ -223,11 +223,11 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
 
 /** What was kept of an earlier trial, and whether the survey still says what it was played from. */
 function Kept({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   const record = survey.trials?.find(({ id }) => id === proposal.id);
   if (!record) return null;
   const { seed = 1, measurementId, fault, years = 0, playedBy = '', playedAt } = record;
-  const plan = trialPlan(survey, assessment, proposal, pack, { seed, measurementId, fault });
+  const plan = trialPlan(survey, assessment, proposal, rules, { seed, measurementId, fault });
   return (
     <>
       <h3>Kept with the survey</h3>

@@ -1,7 +1,7 @@
 import type { LogDay } from '@keen-gauge/core/demand/measured/log-days';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
-import type { Phase } from '@keen-gauge/core/survey/words';
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import type { Phase } from '@keen-gauge/core/survey/words/words';
 import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import { fetchLog, knownMapping } from '../api/logs';
 import { LogSession } from '../measured/log-session';
@@ -11,7 +11,7 @@ export async function loadLogDays(
   jobId: string,
   { fileId }: Measurement,
   phases: readonly Phase[],
-  pack: RulePack,
+  rules: Rules,
 ): Promise<LogDays> {
   if (fileId === undefined) throw new Error('The file of this log was not kept.');
   const session = new LogSession();
@@ -23,7 +23,7 @@ export async function loadLogDays(
     const chosen = other === undefined ? preview : await session.open(file, other);
     const mapping = known ?? chosen.mapping;
     if (!mapping) throw new Error('It is not known how this log is read: open it at the loads and correct it there.');
-    await session.analyse(mapping, pack, () => undefined);
+    await session.analyse(mapping, rules, () => undefined);
     const days: Partial<Record<Phase, readonly LogDay[]>> = {};
     // A line nobody logged is not taken for an empty one.
     for (const phase of phases) {

@@ -1,4 +1,4 @@
-import type { TrialFault } from '@keen-gauge/core/survey/trial-words';
+import type { TrialFault } from '@keen-gauge/core/survey/words/trial-words';
 import type { Moment } from '@keen-gauge/core/trial/evening';
 import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';

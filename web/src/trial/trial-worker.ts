@@ -3,7 +3,7 @@ import type { LogDays } from '@keen-gauge/core/trial/log-year';
 import { playDay, playHousehold } from '@keen-gauge/core/trial/play';
 import type { TrialPlan } from '@keen-gauge/core/trial/plan';
 import type { YearFigures } from '@keen-gauge/core/trial/year';
-import type { TrialFault } from '@keen-gauge/core/survey/trial-words';
+import type { TrialFault } from '@keen-gauge/core/survey/words/trial-words';
 import { expose } from 'comlink';
 
 let days: LogDays = {};

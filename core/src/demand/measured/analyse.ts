@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 import { ukAheadMs } from './cells';
 import { bootstrapInterval, fitGumbel, returnLevel, type GumbelFit } from './gumbel';
 import type { LogFaults, LogSeries } from './series';

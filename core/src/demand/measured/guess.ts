@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 import { readClockCell, readNumberCell, readTimeCell } from './cells';
 import { dayColumns } from './day-columns';
 import {

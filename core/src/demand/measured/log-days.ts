@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 import { DAY_MS, ukAheadMs } from './cells';
 import type { LogSeries } from './series';
 

@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 
 /** What a column of values is counted in. Energy is per interval, or a register that only rises. */
 export const LOG_UNITS = ['A', 'mA', 'W', 'kW', 'VA', 'kVA', 'Wh', 'kWh'] as const;

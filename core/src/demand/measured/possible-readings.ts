@@ -1,5 +1,5 @@
-import type { LogDoubt } from '../../survey/words';
-import type { RulePack } from '../../rules/rule-pack';
+import type { LogDoubt } from '../../survey/words/words';
+import type { Rules } from '../../rules/rules';
 import type { LogAnalysis } from './analyse';
 import { readNumberCell, readTimeCell } from './cells';
 import { isEnergy, type LogMapping, type LogUnit } from './mapping';
@@ -75,11 +75,11 @@ export interface ReadingOutcome {
 }
 
 /** The figures a reading gives, and whether a supply may have them. */
-export function outcomeOf(says: string, analysis: LogAnalysis, pack: RulePack): ReadingOutcome {
+export function outcomeOf(says: string, analysis: LogAnalysis, rules: Rules): ReadingOutcome {
   const found = Object.values(analysis.phases);
   const peakA = Math.max(0, ...found.map((each) => each.peakA));
   const halves = found.flatMap(({ mean30A }) => mean30A ?? []);
-  const [least, most] = pack.plausiblePeakA.value;
+  const [least, most] = rules.plausiblePeakA.value;
   const lost = analysis.faults.impossible.count > analysis.samples / 10;
   return {
     says,
@@ -102,11 +102,11 @@ export function logDoubts(
   others: readonly { readonly doubt: LogDoubt; readonly outcome: ReadingOutcome }[],
   analysis: LogAnalysis,
   { accumulating }: Pick<LogMapping, 'accumulating'>,
-  pack: RulePack,
+  rules: Rules,
 ): LogDoubts {
   const doubted = others.filter(({ doubt, outcome }) => isDoubted(doubt, taken, outcome));
   return {
-    openDoubts: [...new Set([...doubted.map(({ doubt }) => doubt), ...analysisDoubts(analysis, accumulating, pack)])],
+    openDoubts: [...new Set([...doubted.map(({ doubt }) => doubt), ...analysisDoubts(analysis, accumulating, rules)])],
     readings: doubted.length === 0 ? [] : [taken, ...doubted.map(({ outcome }) => outcome)],
   };
 }
@@ -124,8 +124,8 @@ function isDoubted(doubt: LogDoubt, taken: ReadingOutcome, other: ReadingOutcome
 }
 
 /** Doubts that the figures of a log raise by themselves, whatever way it was read. */
-function analysisDoubts(analysis: LogAnalysis, accumulating: boolean, pack: RulePack): LogDoubt[] {
-  const longest = pack.frozenLogHours.value * 3600;
+function analysisDoubts(analysis: LogAnalysis, accumulating: boolean, rules: Rules): LogDoubt[] {
+  const longest = rules.frozenLogHours.value * 3600;
   const { frozenS, deadS, noughtS, reset } = analysis.faults;
   const found: LogDoubt[] = [];
   if (noughtS >= longest) found.push('nought');

@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 import { Clock, DAY_MS, readClockCell, readNumberCell, TimeReader } from './cells';
 import { isEnergy, type LogMapping, type LogUnit } from './mapping';
 import type { FaultCount, LogFaults, LogSeries } from './series';

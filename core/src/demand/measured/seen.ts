@@ -1,8 +1,8 @@
-import type { RulePack } from '../../rules/rule-pack';
+import type { Rules } from '../../rules/rules';
 import type { Measurement } from '../../survey/measurement';
 import type { Reading } from '../../survey/reading';
 import type { Survey } from '../../survey/survey';
-import type { LogDoubt, Phase } from '../../survey/words';
+import type { LogDoubt, Phase } from '../../survey/words/words';
 import { nodeOf } from '../../tree/sets-below';
 import { hangsFrom, type SupplyTree } from '../../tree/supply-tree';
 import { reckon, written, type Worked } from '../../worked';
@@ -18,14 +18,14 @@ export function isLog({ kind }: Measurement): boolean {
  * Why a log may not be what it seems and gives no figure yet: as it was imported, and as its own figures show. Empty once somebody has
  * said how it was settled.
  */
-export function logDoubts(log: Measurement, pack: RulePack): readonly LogDoubt[] {
+export function logDoubts(log: Measurement, rules: Rules): readonly LogDoubt[] {
   if (!isLog(log) || log.doubtsSettled?.trim()) return [];
   const found = new Set<LogDoubt>(log.doubts);
   for (const { peakA, baseA, mean30A } of log.phases) {
     const mostA = peakA ?? mean30A;
     if (mostA === undefined) continue;
     if (mostA === 0) found.add('nought');
-    else if (mostA < pack.deadLogA.value) found.add('noise');
+    else if (mostA < rules.deadLogA.value) found.add('noise');
     else if (baseA !== undefined && mostA - baseA <= mostA * 0.01) found.add('frozen');
   }
   return [...found];
@@ -47,11 +47,11 @@ export function clampReadings({ readings }: Survey): readonly (Reading & { reado
  * The most seen on a phase of the supply, whatever it was seen with and wherever it was entered: what was seen anywhere below the fuse
  * passed through the fuse. A reading on no named line may be of any. Undefined where nothing was measured.
  */
-export function mostSeen(survey: Survey, tree: SupplyTree, phase: Phase, pack: RulePack): Worked | undefined {
+export function mostSeen(survey: Survey, tree: SupplyTree, phase: Phase, rules: Rules): Worked | undefined {
   const seen = survey.measurements.flatMap((each) => {
     const here = each.phases.find(({ id }) => id === phase);
     const value = isLog(each) ? here?.mean30A : here?.peakA;
-    return value === undefined || logDoubts(each, pack).length > 0 ? [] : [{ value, words: WORDS[each.kind] }];
+    return value === undefined || logDoubts(each, rules).length > 0 ? [] : [{ value, words: WORDS[each.kind] }];
   });
   const read = clampReadings(survey)
     .filter((each) => each.phase === undefined || each.phase === phase)
@@ -81,9 +81,9 @@ export interface MomentMean {
 }
 
 /** What logs show of shorter times than the half hour a demand is declared by: what a guard is about. */
-export function momentMeans(survey: Survey, phase: Phase, pack: RulePack): readonly MomentMean[] {
+export function momentMeans(survey: Survey, phase: Phase, rules: Rules): readonly MomentMean[] {
   const means = survey.measurements
-    .filter((each) => isLog(each) && logDoubts(each, pack).length === 0)
+    .filter((each) => isLog(each) && logDoubts(each, rules).length === 0)
     .flatMap(({ phases }) => phases.filter(({ id }) => id === phase));
   const most = (values: readonly (number | undefined)[]): number => Math.max(0, ...values.map((value) => value ?? 0));
   const found: MomentMean[] = [

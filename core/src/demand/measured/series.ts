@@ -1,4 +1,4 @@
-import type { Phase } from '../../survey/words';
+import type { Phase } from '../../survey/words/words';
 
 /** What was wrong with a log, counted; nothing of it is repaired. Rows are those of the file, counted from 1. */
 export interface LogFaults {

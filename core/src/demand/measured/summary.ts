@@ -1,5 +1,5 @@
 import type { Measurement } from '../../survey/measurement';
-import type { LogDoubt, Phase } from '../../survey/words';
+import type { LogDoubt, Phase } from '../../survey/words/words';
 import type { LogAnalysis } from './analyse';
 
 /** Two decimals: a log is no better than that. */

@@ -1,10 +1,10 @@
-import type { PerPhase } from '../../assessment';
+import type { PerPhase } from '../per-phase-figures';
 import type { Statement } from '../../finding';
-import type { RulePack } from '../../rules/rule-pack';
+import type { Rules } from '../../rules/rules';
 import type { Load } from '../../survey/load';
 import type { Measurement, MeasuredPhase } from '../../survey/measurement';
 import type { Survey } from '../../survey/survey';
-import type { LoadClass, Phase } from '../../survey/words';
+import type { LoadClass, Phase } from '../../survey/words/words';
 import type { SupplyTree } from '../../tree/supply-tree';
 import { figure, reckon, unknownFigure, written, type Figure, type Worked } from '../../worked';
 import { isLog, logDoubts, momentMeans, mostSeen, type MomentMean } from './seen';
@@ -33,12 +33,12 @@ export function measuredDemand(
   survey: Survey,
   tree: SupplyTree,
   phases: readonly Phase[],
-  pack: RulePack,
+  rules: Rules,
 ): MeasuredDemand {
   const logs = survey.measurements.filter(isLog).sort((a, b) => (b.days ?? 0) - (a.days ?? 0));
-  const sufficient = logs.filter((each) => insufficiency(each, phases, pack) === undefined);
+  const sufficient = logs.filter((each) => insufficiency(each, phases, rules) === undefined);
   const log = sufficient[0] ?? logs[0] ?? null;
-  const gap = sufficient.length > 0 ? undefined : log ? insufficiency(log, phases, pack) : 'Nothing has been logged.';
+  const gap = sufficient.length > 0 ? undefined : log ? insufficiency(log, phases, rules) : 'Nothing has been logged.';
   const byMeasurement: Partial<Record<Phase, Figure>> = {};
   const base: Partial<Record<Phase, Figure>> = {};
   const seen: Partial<Record<Phase, Worked>> = {};
@@ -50,7 +50,7 @@ export function measuredDemand(
       ? figure(worst, 'exact', undefined, `MD by measurement${on}`)
       : unknownFigure(`MD by measurement${on}`, 'A', gap ?? 'This phase was not logged.');
     const baseA =
-      log && logDoubts(log, pack).length === 0 ? log.phases.find(({ id }) => id === phase)?.baseA : undefined;
+      log && logDoubts(log, rules).length === 0 ? log.phases.find(({ id }) => id === phase)?.baseA : undefined;
     base[phase] =
       baseA === undefined
         ? unknownFigure(`Base load${on}`, 'A', 'Nothing has been logged.')
@@ -60,9 +60,9 @@ export function measuredDemand(
               substituted: `${written(baseA)} A`,
             })),
           );
-    const most = mostSeen(survey, tree, phase, pack);
+    const most = mostSeen(survey, tree, phase, rules);
     if (most) seen[phase] = most;
-    moments[phase] = momentMeans(survey, phase, pack);
+    moments[phase] = momentMeans(survey, phase, rules);
   }
   return { byMeasurement, seen, moments, base, log, gap };
 }
@@ -71,13 +71,13 @@ function greatest(found: readonly Worked[]): Worked | undefined {
   return found.reduce<Worked | undefined>((best, next) => (best && best.value >= next.value ? best : next), undefined);
 }
 
-function insufficiency(log: Measurement, phases: readonly Phase[], pack: RulePack): string | undefined {
-  if (logDoubts(log, pack).length > 0) return 'The log may not be what it seems.';
+function insufficiency(log: Measurement, phases: readonly Phase[], rules: Rules): string | undefined {
+  if (logDoubts(log, rules).length > 0) return 'The log may not be what it seems.';
   const days = log.days ?? 0;
-  if (days < pack.leastLogDays.value) return `The log has ${days} whole days; ${pack.leastLogDays.value} are needed.`;
+  if (days < rules.leastLogDays.value) return `The log has ${days} whole days; ${rules.leastLogDays.value} are needed.`;
   const covered = log.coveragePercent ?? 0;
-  if (covered < pack.leastLogCoveragePercent.value)
-    return `The log covers ${written(covered)} % of its span; ${pack.leastLogCoveragePercent.value} % is needed.`;
+  if (covered < rules.leastLogCoveragePercent.value)
+    return `The log covers ${written(covered)} % of its span; ${rules.leastLogCoveragePercent.value} % is needed.`;
   const missing = phases.filter(
     (phase) => !log.phases.some(({ id, mean30A }) => id === phase && mean30A !== undefined),
   );
@@ -108,7 +108,7 @@ export function electricallyHeated(loads: readonly Load[]): boolean {
 }
 
 /** What there is to say of the measurements themselves, and of declaring from them. */
-export function measuredFindings(survey: Survey, measured: MeasuredDemand, pack: RulePack): Statement[] {
+export function measuredFindings(survey: Survey, measured: MeasuredDemand, rules: Rules): Statement[] {
   const findings: Statement[] = [];
   const about = { station: 'loads', askOf: 'surveyor', on: 'demand' } as const;
   if (survey.declaration.basis === 'measurement' && measured.gap !== undefined)
@@ -119,19 +119,19 @@ export function measuredFindings(survey: Survey, measured: MeasuredDemand, pack:
       title: `Declared by measurement, but: ${measured.gap} The figure by circuits is used.`,
       remedy: 'Log for longer, or declare by another basis.',
       field: 'declaration.basis',
-      source: pack.leastLogDays.source,
+      source: rules.leastLogDays.source,
     });
   const { log } = measured;
   if (!log || measured.gap !== undefined) return findings;
   const days = log.days ?? 0;
-  if (days < pack.sureLogDays.value)
+  if (days < rules.sureLogDays.value)
     findings.push({
       ...about,
       id: 'log-short',
       grade: 'note',
-      title: `The log has ${days} whole days; from ${pack.sureLogDays.value} on a worse day is better known.`,
+      title: `The log has ${days} whole days; from ${rules.sureLogDays.value} on a worse day is better known.`,
       remedy: 'Leave the logger in for longer where it can be.',
-      source: pack.sureLogDays.source,
+      source: rules.sureLogDays.source,
     });
   if ((log.winterDays ?? 0) === 0 && electricallyHeated(survey.loads))
     findings.push({

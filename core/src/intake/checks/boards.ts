@@ -1,5 +1,5 @@
 import { nodeOf } from '../../tree/sets-below';
-import type { WayPlan } from '../../survey/circuit-words';
+import type { WayPlan } from '../../survey/words/circuit-words';
 import { hangsFrom, protects, below, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, written } from '../../worked';
 import { HOLDS, type CheckFacts, type CheckRule } from './check';
@@ -154,7 +154,7 @@ export const rcdShared: CheckRule = {
   applies: (here, { survey, tree }) =>
     here.node.kind === 'rcd' && survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)),
   judge: (here, facts) => {
-    const { survey, tree, pack } = facts;
+    const { survey, tree, rules } = facts;
     const loads = survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)).length;
     const way = survey.proposals.map(({ nodeId }) => nodeOf(tree, nodeId));
     const others = below(here).filter((each) => protects(each) && !way.some((node) => hangsFrom(node, each))).length;
@@ -172,7 +172,7 @@ export const rcdShared: CheckRule = {
         field: 'loads.leakageMa',
         needsFigure: true,
       };
-    const { leakageSharePercent } = pack.circuit.rcd.value;
+    const { leakageSharePercent } = rules.circuit.rcd.value;
     const mostMa = (residualMa * leakageSharePercent) / 100;
     const sum = `${written(standing)} mA of standing leakage, ${written(mostMa)} mA at most`;
     if (exceeds(standing, mostMa)) return { state: 'fails', grade: 'act', says: `${says}: ${sum}`, remedy };

@@ -1,9 +1,9 @@
 import type { AskOf } from '../../finding';
 import type { FieldOf } from '../../survey/field-of';
 import type { Standing } from '../../grounds/verdict-ids';
-import type { RulePack } from '../../rules/rule-pack';
+import type { Rules } from '../../rules/rules';
 import type { Survey } from '../../survey/survey';
-import { NODE_NAMES, type Check } from '../../survey/words';
+import { NODE_NAMES, type Check } from '../../survey/words/words';
 import { protectiveAbove, type SupplyTree, type TreeNode } from '../../tree/supply-tree';
 import type { Step } from '../../worked';
 import type { FuseRating } from '../fuse-rating';
@@ -11,7 +11,7 @@ import type { FuseRating } from '../fuse-rating';
 /** Everything a check of the chain is judged from. */
 export interface CheckFacts {
   readonly survey: Survey;
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly tree: SupplyTree;
   readonly fuse: FuseRating;
 }
@@ -70,12 +70,12 @@ export interface Upstream {
  * The device that protects a node. A fuse whose rating is not established is taken as the largest it may be, since here
  * the danger is a fuse larger than what stands behind it. Null where a rating is not recorded.
  */
-export function upstreamOf(here: TreeNode, { pack, tree, fuse }: CheckFacts): Upstream | null {
+export function upstreamOf(here: TreeNode, { rules, tree, fuse }: CheckFacts): Upstream | null {
   const above = protectiveAbove(here);
   if (!above) return null;
   if (above !== tree.device)
     return above.node.ratingA === undefined ? null : { name: nameOf(above), amperes: above.node.ratingA, sure: true };
   if (fuse.established) return { name: 'the fuse', amperes: fuse.ratingA, sure: true };
-  const amperes = above.node.holderMaximumA ?? pack.largestUsualFuseA.value;
+  const amperes = above.node.holderMaximumA ?? rules.largestUsualFuseA.value;
   return { name: 'the largest fuse it may be', amperes, sure: false };
 }

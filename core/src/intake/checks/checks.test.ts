@@ -1,9 +1,9 @@
 import { gbDefault } from '../../rules/gb-default';
 import { blankSurvey } from '../../survey/blank';
-import { plainSurvey } from '../../survey/read';
+import { plainSurvey } from '../../survey/opening/read';
 import type { Survey } from '../../survey/survey';
 import type { SupplyNode } from '../../survey/supply';
-import type { Check, Look } from '../../survey/words';
+import type { Check, Look } from '../../survey/words/words';
 import { supplyTree } from '../../tree/supply-tree';
 import { fuseRating } from '../fuse-rating';
 import { CHECK_RULES, checkFindings, checkQuestion, openChecks } from './findings';
@@ -38,7 +38,7 @@ function chain(over: Nodes, more: readonly SupplyNode[] = []): Survey {
 function found(survey: Survey): string[] {
   const tree = supplyTree(survey);
   const fuse = fuseRating(tree.device?.node, gbDefault);
-  const facts = { survey, pack: gbDefault, tree, fuse };
+  const facts = { survey, rules: gbDefault, tree, fuse };
   return [
     ...checkFindings(facts).map(({ check, grade, subjectId }) => `${check ?? ''} ${grade} ${subjectId ?? ''}`),
     ...openChecks(facts).map(({ rule, nodeId }) => `${rule.id} ask ${nodeId}`),
@@ -278,7 +278,7 @@ describe('checks of the chain', () => {
     for (const { id } of CHECK_RULES) expect(checkQuestion(id)).toMatch(/\?$/);
     const survey = chain({ meter: { ratingA: 60 } });
     const tree = supplyTree(survey);
-    const [finding] = checkFindings({ survey, pack: gbDefault, tree, fuse: fuseRating(tree.device?.node, gbDefault) });
+    const [finding] = checkFindings({ survey, rules: gbDefault, tree, fuse: fuseRating(tree.device?.node, gbDefault) });
     expect(finding?.working?.[0]?.substituted).toBe('60 A < 80 A');
     expect(finding?.source).not.toBe('');
   });

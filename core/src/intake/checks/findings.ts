@@ -1,7 +1,7 @@
 import type { Statement } from '../../finding';
 import type { FieldOf } from '../../survey/field-of';
 import type { NodeCheck } from '../../survey/supply';
-import type { Check } from '../../survey/words';
+import type { Check } from '../../survey/words/words';
 import { nodeOf } from '../../tree/sets-below';
 import { below, hangsFrom, towardsStreet, type TreeNode } from '../../tree/supply-tree';
 import { acceptsNewDevice, boardPlace, enclosure, rcdShared, spareWay } from './boards';

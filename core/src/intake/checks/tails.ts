@@ -12,7 +12,7 @@ function isUnprotected(here: TreeNode, device: TreeNode | null): boolean {
 }
 
 function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
-  const { pack } = facts;
+  const { rules } = facts;
   const { sizeMm2, laid } = here.node.cable ?? {};
   if (sizeMm2 === undefined)
     return {
@@ -22,7 +22,7 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
       field: 'supply.nodes.cable.sizeMm2',
       needsFigure: true,
     };
-  const limitA = pack.tailsLimitA.value[sizeMm2];
+  const limitA = rules.tailsLimitA.value[sizeMm2];
   if (limitA === undefined)
     return {
       state: 'fails',
@@ -39,7 +39,7 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
       substituted: `${limitA} A against ${upstream.amperes} A`,
       value: limitA - upstream.amperes,
       unit: 'A' as const,
-      source: pack.tailsLimitA.source,
+      source: rules.tailsLimitA.source,
     },
   ];
   if (exceeds(upstream.amperes, limitA)) {
@@ -66,7 +66,7 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
       remedy: 'Work out what they may carry as they are laid.',
       working,
     };
-  const { fromA, sizeMm2: expected } = pack.expectedTails.value;
+  const { fromA, sizeMm2: expected } = rules.expectedTails.value;
   if (upstream.amperes >= fromA && sizeMm2 < expected)
     return {
       state: 'fails',
@@ -86,11 +86,11 @@ function consumerLinks(here: TreeNode, device: TreeNode | null): TreeNode[] {
   return way.slice(0, stop);
 }
 
-function judgeLength(here: TreeNode, { pack, tree }: CheckFacts): CheckVerdict {
+function judgeLength(here: TreeNode, { rules, tree }: CheckFacts): CheckVerdict {
   const links = consumerLinks(here, tree.device);
   const lengths = links.flatMap(({ node }) => node.cable?.lengthM ?? []);
   const totalM = lengths.reduce((sum, length) => sum + length, 0);
-  const { value: longest, source } = pack.longestTailsM;
+  const { value: longest, source } = rules.longestTailsM;
   if (exceeds(totalM, longest))
     return {
       state: 'fails',
@@ -123,7 +123,7 @@ export const tailsSize: CheckRule = {
   id: 'tails-size',
   on: 'intake',
   question: 'Are the tails large enough for the fuse?',
-  source: 'BS 7671 433.1, 434.5; the rule pack’s limits',
+  source: 'BS 7671 433.1, 434.5; the rules’ limits',
   askOf: 'surveyor',
   applies: (here, facts) =>
     endsTails(here, facts) ||

@@ -6,11 +6,11 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { Table } from '../../kit/Table';
-import { packList, packOptions } from './pack-list';
+import { ruleSetList, packOptions } from './rule-sets';
 
-/** Two packs side by side, with the source of every figure; what differs is marked by a word, not by colour alone. */
+/** Two sets of rules side by side, with the source of every figure; what differs is marked by a word, not by colour alone. */
 export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
-  const packs = packList(rules);
+  const packs = ruleSetList(rules);
   const [oneId, setOne] = useState(rules.house.defaultPackId);
   const [otherId, setOther] = useState(packs.find(({ id }) => id !== oneId)?.id ?? oneId);
   const [shown, setShown] = useState<'all' | 'differs'>('all');
@@ -18,8 +18,8 @@ export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
   const lines = one && other ? comparePacks(one, other) : [];
   const differing = lines.filter(({ differs }) => differs);
   return (
-    <Panel aria-label="Two packs side by side">
-      <h2>Two packs side by side</h2>
+    <Panel aria-label="Two sets of rules side by side">
+      <h2>Two sets of rules side by side</h2>
       <FieldGrid>
         <Select label="One" value={oneId} options={packOptions(rules)} onChange={setOne} />
         <Select label="The other" value={otherId} options={packOptions(rules)} onChange={setOther} />
@@ -39,7 +39,7 @@ export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
           ? 'The two say the same.'
           : `${differing.length} ${differing.length === 1 ? 'line differs' : 'lines differ'}.`}
       </p>
-      <Table label="The two packs">
+      <Table label="The two sets of rules">
         <thead>
           <tr>
             <th scope="col">Term</th>

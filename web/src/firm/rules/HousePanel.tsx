@@ -11,7 +11,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { TextInput } from '../../kit/TextInput';
-import { packOptions } from './pack-list';
+import { packOptions } from './rule-sets';
 
 interface Props {
   readonly rules: FirmRules;

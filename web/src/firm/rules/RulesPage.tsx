@@ -5,7 +5,7 @@ import { Notice } from '../../kit/Notice';
 import { Stack } from '../../kit/Panel';
 import { ComparePanel } from './ComparePanel';
 import { HousePanel } from './HousePanel';
-import { PacksPanel } from './PacksPanel';
+import { RuleSetsPanel } from './RuleSetsPanel';
 
 const Page = styled.main`
   max-width: 60rem;
@@ -13,7 +13,7 @@ const Page = styled.main`
   padding: 1rem clamp(0.7rem, 2vw, 1.4rem) 3rem;
 `;
 
-/** The rules surveys are judged by: which hold where, every pack, and two of them side by side. */
+/** The rules surveys are judged by: which hold where, every set of them, and two of them side by side. */
 export default function RulesPage() {
   const me = useOutletContext<Me>();
   const { refresh } = useMe();
@@ -35,7 +35,7 @@ export default function RulesPage() {
           <Notice kind="note" title="Rules are changed by the firm’s supervisors. You can read and compare them." />
         )}
         <HousePanel rules={me.rules} may={may} onChanged={changed} />
-        <PacksPanel rules={me.rules} may={may} onChanged={changed} />
+        <RuleSetsPanel rules={me.rules} may={may} onChanged={changed} />
         <ComparePanel rules={me.rules} />
       </Stack>
     </Page>

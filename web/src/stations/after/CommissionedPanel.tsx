@@ -14,7 +14,7 @@ import { BoundText } from '../bound';
 
 /** The day it was commissioned, from which the notice runs; the certificate and the next inspection. */
 export function CommissionedPanel() {
-  const { job, pack } = useSurvey();
+  const { job, rules } = useSurvey();
   const { data, mutate } = useEvents(job.id);
   const [day, setDay] = useState(new Date().toISOString().slice(0, 10));
   const [problem, setProblem] = useState<string | null>(null);
@@ -43,7 +43,7 @@ export function CommissionedPanel() {
         <p>
           Commissioned on <strong>{dayWords(commissionedOn)}</strong>.{' '}
           {noticeSentOn === undefined
-            ? `The notice is due by ${dayWords(addDays(commissionedOn, pack.noticeWithinDays.value))}.`
+            ? `The notice is due by ${dayWords(addDays(commissionedOn, rules.noticeWithinDays.value))}.`
             : `The notice was sent on ${dayWords(noticeSentOn)}.`}
         </p>
       )}

@@ -1,5 +1,5 @@
 import { judgeTests, TEST_KINDS, testsOf, type JudgedTest } from '@keen-gauge/core/after/tests';
-import { equipmentName } from '@keen-gauge/core/survey/kinds';
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { StateMark } from '../../kit/StateMark';
 import { Panel } from '../../kit/Panel';
@@ -16,10 +16,10 @@ const WORDS: Readonly<Record<JudgedTest['state'], string>> = {
 
 /** What was measured of one new circuit, each held against its limit; every value with its instrument and who took it. */
 export function TestsPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   const name = equipmentName(proposal);
   const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
-  const tests = judgeTests(survey, circuit, proposal, pack);
+  const tests = judgeTests(survey, circuit, proposal, rules);
   const path = ['proposals', proposal.id, 'tested'];
   return (
     <section aria-label={`Tests of ${name}`} style={{ display: 'grid', gap: '0.9rem' }}>

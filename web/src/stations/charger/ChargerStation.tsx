@@ -1,4 +1,4 @@
-import { isCharger, KIND_NAMES, PROPOSAL_KINDS, type ProposalKind } from '@keen-gauge/core/survey/kinds';
+import { isCharger, KIND_NAMES, PROPOSAL_KINDS, type ProposalKind } from '@keen-gauge/core/survey/words/kinds';
 import { Plus } from 'lucide-react';
 import { Button, MainButton } from '../../kit/Button';
 import { MenuButton } from '../../kit/MenuButton';

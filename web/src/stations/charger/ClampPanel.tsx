@@ -13,13 +13,13 @@ import { ClampPlace } from './ClampPlace';
 
 /** Clamp management: where the clamps sit, what they are held to, what happens when one is lost. */
 export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   const set = useSet();
   const path = ['proposals', proposal.id, 'limiter'];
   const { limiter } = assessment.demand;
   const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
   const verdict = assessment.verdicts.find(({ id }) => id === 'limiter');
-  const bounds = settingBounds(assessment, chargers, pack);
+  const bounds = settingBounds(assessment, chargers, rules);
   const more = proposal.limiter.moreClamps ?? [];
   return (
     <Stack>
@@ -132,13 +132,13 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
 
 /** What the nodes allow, in both schools, one tap each; and what a clamp that errs would let through. */
 function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; readonly proposal: Proposal }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const set = useSet();
   const path = ['proposals', proposal.id, 'limiter'];
   const { setPointA, setBy, withMarginA, withMarginPercentA, withErrorA, failSafeA, failSafeBy } = bounds;
-  const { amperes, percent } = pack.setPointMargin.value;
+  const { amperes, percent } = rules.setPointMargin.value;
   const step =
-    failSafeA === null ? null : stepAtMost(failSafeA, proposal.failSafesA ?? [...settingsOf(proposal, pack), 0]);
+    failSafeA === null ? null : stepAtMost(failSafeA, proposal.failSafesA ?? [...settingsOf(proposal, rules), 0]);
   const take = (field: string, value: number, words: string) => (
     <Button
       onPress={() => {
@@ -156,7 +156,7 @@ function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; rea
         <>
           <p>
             The largest set-point within every rating is <strong className="figures">{setPointA} A</strong>, set by{' '}
-            {setBy}. A clamp that reads {pack.clampErrorPercent.value} % low, in steps of {pack.clampStepA.value} A,
+            {setBy}. A clamp that reads {rules.clampErrorPercent.value} % low, in steps of {rules.clampStepA.value} A,
             would let it become {withErrorA?.toFixed(1)} A.
           </p>
           <Row>

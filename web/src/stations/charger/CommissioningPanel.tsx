@@ -6,7 +6,7 @@ import {
   type TestPlace,
 } from '@keen-gauge/core/management/commissioning';
 import type { ClampPlaceTest, LimiterTest, Proposal } from '@keen-gauge/core/survey/proposal';
-import type { CommissioningStepId } from '@keen-gauge/core/survey/words';
+import type { CommissioningStepId } from '@keen-gauge/core/survey/words/words';
 import { useState, type ReactNode } from 'react';
 import { readSettings } from '../../api/charge-points';
 import { Button } from '../../kit/Button';
@@ -202,8 +202,8 @@ function Step({
   readonly more: ReactNode;
   readonly children: ReactNode;
 }) {
-  const { survey, pack } = useSurvey();
-  const found = commissioningSteps(proposal, survey, pack).find(({ id }) => id === step);
+  const { survey, rules } = useSurvey();
+  const found = commissioningSteps(proposal, survey, rules).find(({ id }) => id === step);
   if (!found) return null;
   const { title, state, says, overLink } = found;
   return (

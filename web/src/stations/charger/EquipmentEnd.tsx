@@ -1,4 +1,4 @@
-import { equipmentName } from '@keen-gauge/core/survey/kinds';
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Trash2 } from 'lucide-react';
 import { BareButton } from '../../kit/Button';

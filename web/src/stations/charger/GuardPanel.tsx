@@ -35,8 +35,8 @@ const Table = styled.table`
 
 /** Every node between the street and the charger, in every way of running it: what is left, or by how much it is over. */
 export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
-  const table = guardTable(survey, assessment, proposal, pack);
+  const { survey, assessment, rules } = useSurvey();
+  const table = guardTable(survey, assessment, proposal, rules);
   if (table.modes.length === 0) return null;
   return (
     <Panel aria-label={`Guards: ${proposal.label ?? 'New charger'}`}>

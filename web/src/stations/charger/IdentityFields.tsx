@@ -1,4 +1,4 @@
-import { isLoad } from '@keen-gauge/core/survey/kinds';
+import { isLoad } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';

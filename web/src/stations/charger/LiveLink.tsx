@@ -185,10 +185,10 @@ function Shown({ live: { view, point } }: { readonly live: Live }) {
 
 /** Held at its least, the charger stands still while a known load is put on. */
 function HoldStill({ ratedA, onHold }: { readonly ratedA: number; readonly onHold: (limitA: number) => void }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   return (
     <Row>
-      {[pack.leastChargingA.value, ratedA].map((limitA, at) => (
+      {[rules.leastChargingA.value, ratedA].map((limitA, at) => (
         <Button
           key={limitA}
           onPress={() => {

@@ -1,4 +1,4 @@
-import { HARMONICS, HARMONICS_NAMES, isGeneration, type Harmonics } from '@keen-gauge/core/survey/kinds';
+import { HARMONICS, HARMONICS_NAMES, isGeneration, type Harmonics } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { BoundAnswer, BoundNumber, BoundSelect, BoundText } from '../bound';

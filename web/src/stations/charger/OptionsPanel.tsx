@@ -4,7 +4,7 @@ import { whyFirst } from '@keen-gauge/core/options/order';
 import { whatWouldChange, type Outcome } from '@keen-gauge/core/options/what-would-change';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
-import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/option-words';
+import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/words/option-words';
 import { ChevronDown } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
@@ -68,10 +68,10 @@ const Opener = styled(Trigger)`
 
 /** What can be done, compared in one view; the one decided on is recorded with who and why. */
 export function OptionsPanel() {
-  const { survey, pack, store, me } = useSurvey();
+  const { survey, rules, store, me } = useSurvey();
   const settled = useDeferredValue(survey);
-  const found = useMemo(() => options(settled, pack), [settled, pack]);
-  const deciding = useMemo(() => whatWouldChange(settled, pack), [settled, pack]);
+  const found = useMemo(() => options(settled, rules), [settled, rules]);
+  const deciding = useMemo(() => whatWouldChange(settled, rules), [settled, rules]);
   const { choice, driver } = survey;
   const choose = (option: Option): void => {
     store.edit({

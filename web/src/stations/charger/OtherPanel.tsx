@@ -1,4 +1,4 @@
-import { equipmentName, KIND_NAMES } from '@keen-gauge/core/survey/kinds';
+import { equipmentName, KIND_NAMES } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Panel } from '../../kit/Panel';
 import { EquipmentEnd } from './EquipmentEnd';

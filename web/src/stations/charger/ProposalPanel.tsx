@@ -14,10 +14,10 @@ import { StepsTable } from './StepsTable';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const path = ['proposals', proposal.id];
   const { kind } = proposal.limiter;
-  const least = pack.leastChargingA.value;
+  const least = rules.leastChargingA.value;
   return (
     <>
       <Panel aria-label={proposal.label ?? 'Vehicle charger'}>
@@ -41,7 +41,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
             unit="A"
             least={0}
             most={1000}
-            usual={settingsOf(proposal, pack)
+            usual={settingsOf(proposal, rules)
               .filter((step) => step >= least)
               .reverse()}
             help={`Never under ${least} A.`}

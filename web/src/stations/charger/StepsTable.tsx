@@ -6,10 +6,10 @@ import { useSurvey } from '../../survey/SurveyContext';
 
 /** What each step of equipment with a dial means: power, how long the day’s charging takes, whether every node holds. */
 export function StepsTable({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, pack } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   // A three-phase charger on one line of a single-phase supply has a third of its power.
   const lines = proposal.phases === 3 && survey.supply.phases === 3 ? 3 : 1;
-  const { modes } = guardTable(survey, assessment, proposal, pack);
+  const { modes } = guardTable(survey, assessment, proposal, rules);
   const rows = modes.flatMap(({ currentA, holds, id }) =>
     currentA === null || id === 'lost' ? [] : [{ currentA, holds }],
   );
@@ -20,7 +20,7 @@ export function StepsTable({ proposal }: { readonly proposal: Proposal }) {
       </caption>
       <tbody>
         {rows.map(({ currentA, holds }) => {
-          const { powerKw, hours } = chargingTime(survey.driver, { mostA: currentA, leastA: currentA, lines }, pack);
+          const { powerKw, hours } = chargingTime(survey.driver, { mostA: currentA, leastA: currentA, lines }, rules);
           return (
             <tr key={currentA}>
               <th scope="row" className="figures" style={{ textAlign: 'right', padding: '0.2rem 0.8rem 0.2rem 0' }}>

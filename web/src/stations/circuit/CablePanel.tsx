@@ -1,7 +1,7 @@
-import { equipmentName } from '@keen-gauge/core/survey/kinds';
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { CABLE_TYPES } from '@keen-gauge/core/survey/words';
+import { CABLE_TYPES } from '@keen-gauge/core/survey/words/words';
 import { Plus, Trash2 } from 'lucide-react';
 import styled from 'styled-components';
 import { BareButton, Button } from '../../kit/Button';
@@ -23,15 +23,15 @@ const Stretch = styled.section`
 
 /** The cable of the new circuit and the way it goes, stretch by stretch. */
 export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, store, pack } = useSurvey();
+  const { survey, store, rules } = useSurvey();
   const path = ['proposals', proposal.id, 'circuit'];
   const { circuit } = proposal;
   const segments = circuit?.segments ?? [];
   const name = equipmentName(proposal);
-  const insulation = pack.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation;
+  const insulation = rules.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation;
   const sizes = [
     ...new Set(
-      pack.circuit.cables.value
+      rules.circuit.cables.value
         .filter(({ type }) => circuit?.cableType === undefined || type === circuit.cableType)
         .flatMap(({ rows }) => rows.map(({ sizeMm2 }) => sizeMm2)),
     ),
@@ -135,7 +135,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
           unit="dBm"
           least={-120}
           most={0}
-          help={`A negative figure: ${pack.circuit.signalDbm.value[0]} or better is good, under ${pack.circuit.signalDbm.value[1]} is not to be relied on.`}
+          help={`A negative figure: ${rules.circuit.signalDbm.value[0]} or better is good, under ${rules.circuit.signalDbm.value[1]} is not to be relied on.`}
         />
         <BoundNumber
           path={['proposals', proposal.id, 'dataLink', 'lengthM']}

@@ -1,4 +1,4 @@
-import { equipmentName, isCharger } from '@keen-gauge/core/survey/kinds';
+import { equipmentName, isCharger } from '@keen-gauge/core/survey/words/kinds';
 import { useSurvey } from '../../survey/SurveyContext';
 import { Panel } from '../../kit/Panel';
 import { Notice } from '../../kit/Notice';

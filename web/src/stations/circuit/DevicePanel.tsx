@@ -1,6 +1,6 @@
-import { equipmentName, isGeneration } from '@keen-gauge/core/survey/kinds';
+import { equipmentName, isGeneration } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { WAY_PLANS, WAY_PLAN_NAMES } from '@keen-gauge/core/survey/circuit-words';
+import { WAY_PLANS, WAY_PLAN_NAMES } from '@keen-gauge/core/survey/words/circuit-words';
 import { withWayPlan } from '@keen-gauge/core/tree/planned-board';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';

@@ -1,6 +1,6 @@
-import type { FeederAssessment } from '@keen-gauge/core/circuit/feeder';
+import type { FeederAssessment } from '@keen-gauge/core/feeder/feeder';
 import { answerWords } from '@keen-gauge/core/grounds/verdict';
-import type { FeederAnswer } from '@keen-gauge/core/circuit/feeder-answers';
+import type { FeederAnswer } from '@keen-gauge/core/feeder/feeder-answers';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';

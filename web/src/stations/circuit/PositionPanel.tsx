@@ -1,4 +1,4 @@
-import { equipmentName } from '@keen-gauge/core/survey/kinds';
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
@@ -8,9 +8,9 @@ import { BoundAnswer, BoundNumber } from '../bound';
 
 /** Where the equipment hangs: height, access, the lead's way to the inlet, and what is behind the wall. */
 export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const path = ['proposals', proposal.id, 'position'];
-  const [low, high] = pack.circuit.heightBandM.value;
+  const [low, high] = rules.circuit.heightBandM.value;
   const name = equipmentName(proposal);
   return (
     <Panel aria-label={`Its place: ${name}`}>

@@ -1,7 +1,7 @@
 import type { CircuitAssessment } from '@keen-gauge/core/circuit/charger-circuit';
-import type { SizeVerdict } from '@keen-gauge/core/circuit/size';
-import { LIMIT_NAMES } from '@keen-gauge/core/circuit/size';
-import { limitWords } from '@keen-gauge/core/circuit/size-search';
+import type { SizeVerdict } from '@keen-gauge/core/cable/size';
+import { LIMIT_NAMES } from '@keen-gauge/core/cable/size';
+import { limitWords } from '@keen-gauge/core/cable/size-search';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';

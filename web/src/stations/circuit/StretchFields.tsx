@@ -1,6 +1,6 @@
 import type { Insulation } from '@keen-gauge/core/rules/circuit-rules';
 import type { Path } from '@keen-gauge/core/record/changes';
-import { LAID } from '@keen-gauge/core/survey/words';
+import { LAID } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundSelect } from '../bound';
@@ -19,7 +19,7 @@ export function StretchFields({
   /** Whether length and laying are asked here too. */
   readonly length?: boolean;
 }) {
-  const { circuit } = useSurvey().pack;
+  const { circuit } = useSurvey().rules;
   const ambient = (buried ? circuit.ambientInGround : circuit.ambientInAir).value[insulation];
   const tabulated = (of: Readonly<Record<number, number>>): number[] => Object.keys(of).map(Number);
   return (

@@ -6,7 +6,7 @@ import { BoundChoice, BoundNumber, BoundText } from '../bound';
 
 /** Surge protection, offered by default; leaving it out is the owner's own decision, with a name and a reason. */
 export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const path = ['proposals', proposal.id, 'surge'];
   const decision = proposal.surge?.decision;
   return (
@@ -29,7 +29,7 @@ export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
           unit="m"
           least={0}
           most={20}
-          help={`${pack.circuit.longestSurgeLeadsM.value} m at most.`}
+          help={`${rules.circuit.longestSurgeLeadsM.value} m at most.`}
         />
       )}
       {decision === 'owner-declined' && (

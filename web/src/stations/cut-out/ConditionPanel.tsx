@@ -1,6 +1,6 @@
 import { FAULT_NAMES } from '@keen-gauge/core/intake/condition';
 import type { FaultLook } from '@keen-gauge/core/survey/intake';
-import { FAULTS, type Fault, type Look } from '@keen-gauge/core/survey/words';
+import { FAULTS, type Fault, type Look } from '@keen-gauge/core/survey/words/words';
 import { CheckCheck, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../kit/Button';

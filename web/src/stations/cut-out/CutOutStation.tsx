@@ -1,5 +1,5 @@
 import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
-import { EVIDENCE, NODE_NAMES, type Evidence } from '@keen-gauge/core/survey/words';
+import { EVIDENCE, NODE_NAMES, type Evidence } from '@keen-gauge/core/survey/words/words';
 import { Link } from 'react-router';
 import { EVIDENCE_NAMES, EvidenceMark } from '../../kit/EvidenceMark';
 import { FieldGrid } from '../../kit/fields';

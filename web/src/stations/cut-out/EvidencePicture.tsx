@@ -1,4 +1,4 @@
-import type { Evidence } from '@keen-gauge/core/survey/words';
+import type { Evidence } from '@keen-gauge/core/survey/words/words';
 
 const LINE = {
   fill: 'none',

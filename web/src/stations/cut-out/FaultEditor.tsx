@@ -1,6 +1,6 @@
 import { FAULT_NAMES, overrideOf } from '@keen-gauge/core/intake/condition';
 import type { ConditionFault } from '@keen-gauge/core/survey/intake';
-import { FAULTS } from '@keen-gauge/core/survey/words';
+import { FAULTS } from '@keen-gauge/core/survey/words/words';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';

@@ -1,7 +1,7 @@
 import { ARRANGEMENT_NAMES } from '@keen-gauge/core/earthing/arrangement-names';
 import { EARTHING_SIGN_MEANINGS, MISTAKEN_FOR } from '@keen-gauge/core/earthing/signs';
-import { EARTHING_SIGNS, type EarthingSign } from '@keen-gauge/core/survey/earthing-words';
-import type { Answer } from '@keen-gauge/core/survey/words';
+import { EARTHING_SIGNS, type EarthingSign } from '@keen-gauge/core/survey/words/earthing-words';
+import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { Button } from '../../kit/Button';
 import { AnswerRow } from '../../kit/AnswerRow';
 import { Notice } from '../../kit/Notice';

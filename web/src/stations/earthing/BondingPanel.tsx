@@ -4,7 +4,7 @@ import {
   INCOMING,
   INCOMING_NAMES,
   type BondedPart,
-} from '@keen-gauge/core/survey/earthing-words';
+} from '@keen-gauge/core/survey/words/earthing-words';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
 import { AnswerRow } from '../../kit/AnswerRow';

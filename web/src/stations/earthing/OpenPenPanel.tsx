@@ -1,5 +1,5 @@
 import { OPEN_PEN_NAMES, type OpenPenAssessment, type PenWay } from '@keen-gauge/core/earthing/open-pen';
-import type { OpenPenMethod } from '@keen-gauge/core/survey/words';
+import type { OpenPenMethod } from '@keen-gauge/core/survey/words/words';
 
 import { lazyPart } from '../../kit/lazy-part';
 import { Choice } from '../../kit/Choice';

@@ -20,10 +20,10 @@ const Frame = styled.figure`
 
 /** What happens when the combined conductor breaks, in three pictures; the voltages are this site's own. */
 export function PenSteps({ way }: { readonly way: OpenPenAssessment }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const [step, setStep] = useState(0);
-  const { highestV, touchV } = pack.earthing.pen.value;
-  const nominalV = pack.nominalVoltageV.value;
+  const { highestV, touchV } = rules.earthing.pen.value;
+  const nominalV = rules.nominalVoltageV.value;
   const withElectrode =
     way.touchV !== null && way.electrodeOhm !== null
       ? ` With the electrode of ${way.electrodeOhm} Ω and ${way.loadA?.toFixed(1) ?? '?'} A of load it would stand at about ${way.touchV.toFixed(0)} V.`

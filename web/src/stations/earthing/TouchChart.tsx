@@ -16,10 +16,10 @@ const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
 
 /** Touch voltage against the electrode's resistance, for the load of this site, with the limit and what was measured. */
 export default function TouchChart({ way }: { readonly way: OpenPenAssessment }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const { loadA, electrodeOhm, touchV, largestElectrode } = way;
   if (loadA === null || largestElectrode.value === null) return null;
-  const limitV = pack.earthing.pen.value.touchV;
+  const limitV = rules.earthing.pen.value.touchV;
   const upTo = Math.max(20, Math.ceil(Math.min(electrodeOhm ?? 0, 200) * 1.2), largestElectrode.value * 3);
   const most = largestElectrode.value;
   const words = `Touch voltage by electrode resistance at ${loadA.toFixed(1)} A: ${limitV} V is reached at ${most.toFixed(2)} ohms.`;
@@ -31,7 +31,7 @@ export default function TouchChart({ way }: { readonly way: OpenPenAssessment })
       </figcaption>
       <div role="img" aria-label={words}>
         <ResponsiveContainer width="100%" height={220} initialDimension={{ width: 600, height: 220 }}>
-          <LineChart data={touchCurve(loadA, upTo, pack)} margin={{ top: 8, right: 18, bottom: 18, left: 0 }}>
+          <LineChart data={touchCurve(loadA, upTo, rules)} margin={{ top: 8, right: 18, bottom: 18, left: 0 }}>
             <CartesianGrid stroke="var(--line)" strokeDasharray="2 4" />
             <XAxis
               {...axis}

@@ -1,5 +1,5 @@
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
-import { CABLE_TYPES, LAID } from '@keen-gauge/core/survey/words';
+import { CABLE_TYPES, LAID } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundNumber, BoundSelect } from '../bound';
@@ -9,11 +9,11 @@ import { CABLE_WORDS, LAID_WORDS, worded } from './node-words';
 
 /** The conductors into a node, or of a device or feeder the cable it protects. */
 export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
-  const { pack } = useSurvey();
+  const { rules } = useSurvey();
   const path = ['supply', 'nodes', node.id, 'cable'];
   const own = node.kind === 'device' || node.kind === 'feeder';
   const { cable } = node;
-  const insulation = pack.circuit.cables.value.find(({ type }) => type === cable?.type)?.insulation;
+  const insulation = rules.circuit.cables.value.find(({ type }) => type === cable?.type)?.insulation;
   const counted = cable?.type !== undefined && cable.type !== 'tails';
   return (
     <>

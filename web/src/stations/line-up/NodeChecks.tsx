@@ -9,21 +9,21 @@ import { CheckAnswer } from '../CheckAnswer';
 
 /** The checks of a node: those the record settles say so, the others are answered by looking. */
 export function NodeChecks({ nodeId }: { readonly nodeId: string }) {
-  const { survey, pack, store } = useSurvey();
+  const { survey, rules, store } = useSurvey();
   const tree = supplyTree(survey);
   const here = tree.byId.get(nodeId);
   if (!here || !tree.device || here === tree.device || !hangsFrom(here, tree.device)) return null;
-  const facts = { survey, pack, tree, fuse: fuseRating(tree.device.node, pack) };
-  const rules = checksOf(here, facts).map((rule) => ({ rule, verdict: rule.judge(here, facts) }));
-  if (rules.length === 0) return null;
+  const facts = { survey, rules, tree, fuse: fuseRating(tree.device.node, rules) };
+  const checks = checksOf(here, facts).map((rule) => ({ rule, verdict: rule.judge(here, facts) }));
+  if (checks.length === 0) return null;
   const answers = here.node.checks ?? [];
-  const open = rules.filter(
+  const open = checks.filter(
     ({ rule }) => settledByLooking(here, rule, facts) && !answers.some(({ id, answer }) => id === rule.id && answer),
   );
   return (
     <Stack as="section" aria-label="Checks" style={{ '--gap': '0.7rem' }}>
       <h3>Checks</h3>
-      {rules.map(({ rule, verdict }) =>
+      {checks.map(({ rule, verdict }) =>
         verdict.state === 'holds' && !answers.some(({ id }) => id === rule.id) ? (
           <p key={rule.id} className="quiet" style={{ fontSize: '0.92rem' }}>
             ✓ {rule.question} <strong>The record says so.</strong>

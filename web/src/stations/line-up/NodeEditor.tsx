@@ -6,7 +6,7 @@ import { NodeFields } from './NodeFields';
 import { NodeFindings } from './NodeFindings';
 import { NodeGuards } from './NodeGuards';
 import { NodeShape } from './NodeShape';
-import { NODE_NAMES } from '@keen-gauge/core/survey/words';
+import { NODE_NAMES } from '@keen-gauge/core/survey/words/words';
 
 /** One node of the line-up where it stands: what is recorded of it, its checks, its photographs, its place in the tree. */
 export function NodeEditor({

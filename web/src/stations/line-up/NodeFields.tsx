@@ -1,4 +1,4 @@
-import { BOARD_PLACES, DEVICE_TYPES, ENCLOSURES, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words';
+import { BOARD_PLACES, DEVICE_TYPES, ENCLOSURES, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { Link } from 'react-router';
 import { FieldGrid } from '../../kit/fields';

@@ -1,5 +1,5 @@
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
-import { NODE_KINDS, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words';
+import { NODE_KINDS, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
 import { addBelow, canRemove, insertAbove, moveTo, placesFor, removeNode, splitInto } from '@keen-gauge/core/tree/edit';
 import { ArrowDownToLine, CornerLeftUp, CornerRightDown, Split, Trash2 } from 'lucide-react';
 import { Button } from '../../kit/Button';

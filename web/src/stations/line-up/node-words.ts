@@ -1,4 +1,4 @@
-import type { BoardPlace, CableType, DeviceType, Enclosure, Laid } from '@keen-gauge/core/survey/words';
+import type { BoardPlace, CableType, DeviceType, Enclosure, Laid } from '@keen-gauge/core/survey/words/words';
 
 export const CABLE_WORDS: Readonly<Record<CableType, string>> = {
   tails: 'Tails, sheathed singles',

@@ -1,5 +1,5 @@
 import { fixed, partsShown } from '@keen-gauge/core/rules/rounding';
-import type { Basis, Phase } from '@keen-gauge/core/survey/words';
+import type { Basis, Phase } from '@keen-gauge/core/survey/words/words';
 import styled from 'styled-components';
 import { FigureButton, TightFigures } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';

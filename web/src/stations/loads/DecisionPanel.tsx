@@ -34,9 +34,9 @@ const amperes = (value: number | null): string =>
   value === null ? 'not known' : exceeds(0, value) ? `${(-value).toFixed(1)} A over` : `${fixed(value, 1)} A left`;
 
 function Decision() {
-  const { survey, pack } = useSurvey();
-  const outcomes = useMemo(() => basisOutcomes(survey, pack), [survey, pack]);
-  const missing = useMemo(() => missingKnowledge(survey, pack), [survey, pack]);
+  const { survey, rules } = useSurvey();
+  const outcomes = useMemo(() => basisOutcomes(survey, rules), [survey, rules]);
+  const missing = useMemo(() => missingKnowledge(survey, rules), [survey, rules]);
   return (
     <>
       <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>

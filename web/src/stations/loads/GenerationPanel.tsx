@@ -1,5 +1,5 @@
 import type { Generation } from '@keen-gauge/core/survey/generation';
-import { GENERATION_KINDS, GENERATION_NAMES } from '@keen-gauge/core/survey/words';
+import { GENERATION_KINDS, GENERATION_NAMES } from '@keen-gauge/core/survey/words/words';
 import { Plus, Trash2 } from 'lucide-react';
 import { BareButton, Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';

@@ -1,6 +1,6 @@
 import { CLASS_NAMES } from '@keen-gauge/core/demand/maximum-demand';
 import type { Load } from '@keen-gauge/core/survey/load';
-import { LOAD_CLASSES } from '@keen-gauge/core/survey/words';
+import { LOAD_CLASSES } from '@keen-gauge/core/survey/words/words';
 import { Check, ChevronDown, ChevronRight, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from 'react-aria-components';

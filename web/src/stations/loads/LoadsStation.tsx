@@ -1,7 +1,7 @@
 import { CLASS_NAMES } from '@keen-gauge/core/demand/maximum-demand';
 import { startingLoads, STARTING_SETS, type StartingSet } from '@keen-gauge/core/demand/starting-sets';
 import type { Load } from '@keen-gauge/core/survey/load';
-import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words';
+import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words/words';
 import { allConfirmed } from '@keen-gauge/core/survey/assumed';
 import { CheckCheck, Plus } from 'lucide-react';
 import { useState } from 'react';

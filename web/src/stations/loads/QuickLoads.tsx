@@ -3,7 +3,7 @@ import { CLASS_NAMES } from '@keen-gauge/core/demand/maximum-demand';
 import { allowanceRule } from '@keen-gauge/core/demand/allowance';
 import { readPasted, type PastedLine } from '@keen-gauge/core/demand/paste';
 import type { Load } from '@keen-gauge/core/survey/load';
-import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words';
+import { LOAD_CLASSES, type LoadClass } from '@keen-gauge/core/survey/words/words';
 import { ClipboardPaste } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -86,10 +86,10 @@ export function QuickLoads() {
 
 /** Lines as they are typed, each shown as what it is taken for before it goes in; what is not sure is asked. */
 function Paste({ onTake }: { readonly onTake: (loads: readonly Load[]) => void }) {
-  const { survey, pack } = useSurvey();
+  const { survey, rules } = useSurvey();
   const [text, setText] = useState('');
   const [answers, setAnswers] = useState<Readonly<Record<string, LineAnswer>>>({});
-  const table = pack.allowances.value[survey.place.premises ?? 'household'];
+  const table = rules.allowances.value[survey.place.premises ?? 'household'];
   const lines = readPasted(text).map((each) => answered(each, answers[each.line] ?? {}));
   const loads = lines.flatMap((each) => ('load' in each && each.doubts.length === 0 ? [each.load] : []));
   const unsure = lines.filter((each) => 'load' in each && each.doubts.length > 0).length;

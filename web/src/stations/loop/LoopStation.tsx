@@ -1,5 +1,5 @@
 import { LOOP_SIGN_NAMES } from '@keen-gauge/core/intake/loop-status';
-import { LOOP_SIGNS, type Look } from '@keen-gauge/core/survey/words';
+import { LOOP_SIGNS, type Look } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { LookChoice } from '../../kit/LookChoice';
 import { Panel } from '../../kit/Panel';
@@ -97,7 +97,7 @@ export function LoopStation() {
               unit="A"
               least={0}
               most={3000}
-              help="Left out, the rule pack’s figure is assumed for each."
+              help="Left out, the rules’ figure is assumed for each."
             />
             <BoundNumber
               path={['intake', 'loop', 'sharedRatingA']}

@@ -6,8 +6,8 @@ import { useSurvey } from '../../survey/SurveyContext';
 
 /** The arithmetic of a shared service: both properties, what the cable may carry, what is left, and the wait. */
 export function SharedServicePanel({ shared }: { readonly shared: SharedService }) {
-  const { pack } = useSurvey();
-  const [least, most] = pack.unloopMonths.value;
+  const { rules } = useSurvey();
+  const [least, most] = rules.unloopMonths.value;
   const left = worstPhase(shared.left);
   return (
     <Panel aria-label="The shared service">

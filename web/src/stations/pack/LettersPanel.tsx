@@ -18,14 +18,14 @@ import { useSurvey } from '../../survey/SurveyContext';
 
 /** Letters to the operator, written from the survey as it is now; the one that suits it is shown first. */
 export function LettersPanel() {
-  const { survey, assessment, pack, me, job } = useSurvey();
+  const { survey, assessment, rules, me, job } = useSurvey();
   const { data } = useEvents(job.id);
   const [chosen, setChosen] = useState<LetterKind>();
   const events = data?.events ?? [];
   const facts: LetterFacts = {
     survey,
     assessment,
-    pack,
+    rules,
     from: { ...me, ...(me.rules.terms.contact ? { contact: me.rules.terms.contact } : {}) },
     today: ukDay(new Date()),
     jobNumber: jobNumber(job.number),

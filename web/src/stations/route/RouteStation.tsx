@@ -25,7 +25,7 @@ const YES_NO = [
 
 /** Which way to the operator, every reason, and what would move it. */
 export function RouteStation() {
-  const { assessment, pack, survey, job } = useSurvey();
+  const { assessment, rules, survey, job } = useSurvey();
   const { route } = assessment;
   return (
     <StationFrame
@@ -38,15 +38,15 @@ export function RouteStation() {
         </Way>
         <p>
           {route.way === 'fit-then-notify' &&
-            `Nothing asks for permission first. Send the notice within ${pack.noticeWithinDays.value} days of commissioning. `}
+            `Nothing asks for permission first. Send the notice within ${rules.noticeWithinDays.value} days of commissioning. `}
           {route.way === 'ask-then-fit' &&
             !route.operatorFirst &&
             'Nothing of it is the operator’s to allow. What is listed is yours to settle before anything is fitted. '}
           {route.way === 'ask-then-fit' &&
             route.operatorFirst &&
-            `Apply and wait for the reply, usually ${pack.replyWorkingDays.value} working days for one dwelling. `}
+            `Apply and wait for the reply, usually ${rules.replyWorkingDays.value} working days for one dwelling. `}
           {route.way === 'hold' &&
-            `Keep clear and phone ${pack.emergencyNumber.value}. No work until the operator has made it safe. `}
+            `Keep clear and phone ${rules.emergencyNumber.value}. No work until the operator has made it safe. `}
           <strong>{route.wouldMove}</strong>
         </p>
         <Stack as="ol" style={{ '--gap': '0.5rem', padding: 0, margin: 0, listStyle: 'none' }}>
@@ -57,7 +57,7 @@ export function RouteStation() {
           ))}
         </Stack>
         <p className="quiet" style={{ fontSize: '0.9rem' }}>
-          Rules: {assessment.rulePack.title}, version {assessment.rulePack.version}
+          Rules: {assessment.rules.title}, version {assessment.rules.version}
           {areaText(survey.place.meterPointNumber)}. Wiring rules, the operator’s requirements and makers’ instructions
           come first.
         </p>

@@ -4,15 +4,15 @@ import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, type TreeNode } from '../tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
-import { currentAt, currentOf, dropOf, dropTo, loopTo } from './along';
-import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
-import { largestLoopForDevice } from './fault-loop';
+import { currentAt, currentOf, dropOf, dropTo, loopTo } from '../circuit/along';
+import { linesAt, nodeName, type CircuitFacts } from '../circuit/circuit-facts';
+import { largestLoopForDevice } from '../cable/fault-loop';
 import { isFeeder } from './feeder-nodes';
 import { feederAnswers, type FeederAnswer } from './feeder-answers';
 import { judgeClaim, type ClaimVerdict } from './feeder-claim';
-import { found, notKnown, type Lookup } from './lookup';
+import { found, notKnown, type Lookup } from '../cable/lookup';
 import { cableCapacity, rungsOf, type Rung } from './room';
-import { sentence, shownFigure } from './size';
+import { sentence, shownFigure } from '../cable/size';
 import { shown } from '../rules/rounding';
 
 /** One question of an outbuilding feeder, in the order it is asked. */
@@ -100,13 +100,13 @@ function fullLoad(here: TreeNode, ratingA: number, facts: CircuitFacts): ReturnT
   return found(currentOf(lines === 3 ? [ratingA, ratingA, ratingA] : [ratingA], lines));
 }
 
-function feederLoopLimit({ node }: TreeNode, { pack, survey }: CircuitFacts): Lookup<Worked> {
+function feederLoopLimit({ node }: TreeNode, { rules, survey }: CircuitFacts): Lookup<Worked> {
   if (survey.earthing.arrangement === 'tt') return notKnown('on TT an RCD disconnects, not the device');
   if (node.ratingA === undefined) return notKnown('rating of its device not known');
   if (node.deviceType === 'cartridge-fuse' || node.deviceType === 'rewirable-fuse')
     return notKnown('fuses are not in the table: take it from the maker’s curve');
   if (node.curve === undefined) return notKnown('curve of its device not known');
-  return found(largestLoopForDevice(pack.circuit, pack.nominalVoltageV.value, node.curve, node.ratingA));
+  return found(largestLoopForDevice(rules.circuit, rules.nominalVoltageV.value, node.curve, node.ratingA));
 }
 
 function questionsOf(
@@ -119,7 +119,7 @@ function questionsOf(
   const { node } = here;
   const { ratingA, cable } = node;
   const drop = dropTo(here, facts);
-  const largest = facts.pack.circuit.largestDropPercent.value;
+  const largest = facts.rules.circuit.largestDropPercent.value;
   const others = facts.survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(facts.tree, nodeId), here));
   const unsized = others.some(({ powerW, currentA, apparentVA }) => (powerW ?? currentA ?? apparentVA) === undefined);
   return [

@@ -1,6 +1,6 @@
 import type { Connected } from '../demand/connected';
 import { inBasis, type PhaseDemand } from '../demand/maximum-demand';
-import type { ListBasis } from '../survey/words';
+import type { ListBasis } from '../survey/words/words';
 import { below, type SupplyTree } from '../tree/supply-tree';
 import { placedOn, setsBelow } from '../tree/sets-below';
 import { isFeeder } from './feeder-nodes';

@@ -1,19 +1,19 @@
 import type { Statement } from '../finding';
 import type { OwnRcd } from '../survey/circuit';
 import type { FieldOf } from '../survey/field-of';
-import { equipmentName, isGeneration } from '../survey/kinds';
+import { equipmentName, isGeneration } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { exceeds } from '../worked';
-import { circuitStart } from './charger-circuit';
-import type { CircuitFacts } from './circuit-facts';
+import { circuitStart } from '../circuit/charger-circuit';
+import type { CircuitFacts } from '../circuit/circuit-facts';
 import { rcdsAbove, type TreeRcd } from './rcds-above';
 import { upstreamRcdFindings } from './upstream-rcds';
 
 /** What is wrong with the RCD that protects a charging point, and with everything before it. */
 export function rcdFindings(proposal: Proposal, facts: CircuitFacts): Statement[] {
   const above = rcdsAbove(nodeOf(facts.tree, proposal.nodeId));
-  const before = upstreamRcdFindings(above, proposal, facts.pack.circuit);
+  const before = upstreamRcdFindings(above, proposal, facts.rules.circuit);
   return [...ownFindings(proposal, above, facts), ...flowBackFindings(proposal), ...before];
 }
 
@@ -28,7 +28,7 @@ interface Wrong {
 function ownFindings(proposal: Proposal, above: readonly TreeRcd[], facts: CircuitFacts): Statement[] {
   const { rcd } = proposal;
   if (rcd?.place === undefined) return [];
-  const { value, source } = facts.pack.circuit.rcd;
+  const { value, source } = facts.rules.circuit.rcd;
   const deviceA = circuitStart(proposal, facts).circuit.deviceRatingA;
   return [...wrongWith(rcd, value.residualMa, deviceA), ...concealedWrong(proposal, above, value.residualMa)].map(
     ({ title, ...rest }): Statement => ({
@@ -110,11 +110,11 @@ function isCovered(above: readonly TreeRcd[], mostMa: number): boolean {
 }
 
 /** What of its own RCD nobody has recorded, in words; nothing is asked of one whose place is not recorded. */
-export function rcdGaps(proposal: Proposal, { tree, pack }: Pick<CircuitFacts, 'tree' | 'pack'>): string[] {
+export function rcdGaps(proposal: Proposal, { tree, rules }: Pick<CircuitFacts, 'tree' | 'rules'>): string[] {
   const { circuit, rcd } = proposal;
   if (rcd?.place === undefined) return [];
   const above = rcdsAbove(nodeOf(tree, proposal.nodeId));
-  const mostMa = pack.circuit.rcd.value.residualMa;
+  const mostMa = rules.circuit.rcd.value.residualMa;
   const unanswered = (answer: string | undefined): boolean => answer === undefined || answer === 'unknown';
   const needsDetection = rcd.rcdType === 'A' || rcd.rcdType === 'F';
   return [

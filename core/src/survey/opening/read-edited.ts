@@ -1,7 +1,7 @@
 import { linkFaults } from './links';
 import { isObject } from './plain';
-import { readSurvey, type Reading } from './read';
-import { Survey } from './survey';
+import { readSurvey, type SurveyRead } from './read';
+import { Survey } from '../survey';
 import { validated } from './validated';
 
 /** Parts of a survey that hold a list of members beside their own fields. */
@@ -12,7 +12,7 @@ const LIST_WITHIN: Readonly<Record<string, string>> = { supply: 'nodes', intake:
  * again, and the links between all of it. A save then costs what was typed, not what the whole survey holds. What is the same is told by identity,
  * so that nothing depends on what a change says of itself: a member under another id, or in another place, is another value or the same one.
  */
-export function readEdited(document: unknown, before: Survey): Reading {
+export function readEdited(document: unknown, before: Survey): SurveyRead {
   if (!isObject(document) || document['format'] !== before.format || document['version'] !== before.version)
     return readSurvey(document);
   const known = before as unknown as Record<string, unknown>;

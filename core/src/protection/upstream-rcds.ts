@@ -1,8 +1,8 @@
 import type { Statement } from '../finding';
 import type { CircuitRules } from '../rules/circuit-rules';
-import { equipmentName } from '../survey/kinds';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
-import { nodeName } from './circuit-facts';
+import { nodeName } from '../circuit/circuit-facts';
 import type { TreeRcd } from './rcds-above';
 
 /** What stands before a charger’s own RCD: blinding by direct current, and no discrimination in series. */

@@ -1,9 +1,9 @@
 import { IsIn, IsNumber, IsString, Matches, MaxLength } from 'class-validator';
-import { RULE_PACKS, rulePack } from '../rules/catalogue';
-import type { RulePack, TriggerDemand } from '../rules/rule-pack';
+import { RULE_SETS, ruleSet } from '../rules/catalogue';
+import type { Rules, TriggerDemand } from '../rules/rules';
 import { NUMBER_TERM_KEYS, NUMBER_TERMS, type NumberTermKey } from '../rules/terms';
 import { Count, Day, Id, ListOf, OneOf, RequiredText, Text, YesNo } from '../survey/fields';
-import type { Fault } from '../survey/plain';
+import type { Fault } from '../survey/opening/plain';
 
 /** A figure an operator sets differently, and where it says so. */
 export class ChangedTerm {
@@ -12,11 +12,11 @@ export class ChangedTerm {
   @RequiredText(200, 'where it comes from') source: string;
 }
 
-/** A rule pack as a firm keeps it: one that ships, and what differs from it. Each saving is a version of its own. */
-export class OperatorPack {
+/** A set of rules as a firm keeps it: one that ships, and what differs from it. Each saving is a version of its own. */
+export class OperatorRules {
   @Id() id: string;
   @RequiredText(100, 'a name') title: string;
-  @IsIn(RULE_PACKS.map(({ id }) => id), { message: `one of ${RULE_PACKS.map(({ id }) => id).join(', ')}` })
+  @IsIn(RULE_SETS.map(({ id }) => id), { message: `one of ${RULE_SETS.map(({ id }) => id).join(', ')}` })
   basedOn: string;
   /** Counted up by the server. */
   @Count(1, 100_000) version?: number;
@@ -35,14 +35,16 @@ export class OperatorPack {
 /** Which rules hold in one area. */
 export class AreaRules {
   @Matches(/^\d{2}$/, { message: 'the first two digits of a meter point number' }) area: string;
-  @IsString({ message: 'the id of a rule pack' }) @MaxLength(64, { message: 'the id of a rule pack' }) packId: string;
+  @IsString({ message: 'the id of a set of rules' })
+  @MaxLength(64, { message: 'the id of a set of rules' })
+  packId: string;
 }
 
 /** What a firm says of its rules as a whole. */
 export class HouseRules {
   /** The rules where no area says otherwise. */
-  @IsString({ message: 'the id of a rule pack' })
-  @MaxLength(64, { message: 'the id of a rule pack' })
+  @IsString({ message: 'the id of a set of rules' })
+  @MaxLength(64, { message: 'the id of a set of rules' })
   defaultPackId: string = 'gb-default';
   /** Ask the operator first, whatever the arithmetic says. */
   @YesNo() alwaysAsk?: boolean;
@@ -50,7 +52,7 @@ export class HouseRules {
 }
 
 /** What is wrong with a pack's figures besides their form: out of bounds, twice, or at odds with one another. */
-export function operatorPackFaults(pack: OperatorPack): Fault[] {
+export function operatorPackFaults(pack: OperatorRules): Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
   pack.changes.forEach(({ term, value }, index) => {
@@ -66,7 +68,7 @@ export function operatorPackFaults(pack: OperatorPack): Fault[] {
         expected: `${form.whole ? 'a whole number' : 'a number'} from ${form.least} to ${form.most} ${form.unit}`,
       });
   });
-  const made = toRulePack(pack);
+  const made = toRules(pack);
   if (made.sureLogDays.value < made.leastLogDays.value)
     faults.push({
       path: '$.changes',
@@ -82,10 +84,10 @@ export function operatorPackFaults(pack: OperatorPack): Fault[] {
   return faults;
 }
 
-/** The rule pack a firm's own one amounts to. Its version names both: the firm's, and that of the pack it is laid over. */
-export function toRulePack(own: OperatorPack): RulePack {
-  const base = rulePack(own.basedOn) ?? RULE_PACKS[0];
-  if (!base) throw new Error('no rule pack ships');
+/** The rules a firm's own one amounts to. Its version names both: the firm's, and that of the pack it is laid over. */
+export function toRules(own: OperatorRules): Rules {
+  const base = ruleSet(own.basedOn) ?? RULE_SETS[0];
+  if (!base) throw new Error('no set of rules ships');
   const changed = Object.fromEntries(own.changes.map(({ term, value, source }) => [term, { value, source }]));
   return {
     ...base,

@@ -1,5 +1,5 @@
-import { toRulePack, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
-import { RULE_PACKS, rulePack } from '@keen-gauge/core/rules/catalogue';
+import { toRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rules';
+import { RULE_SETS, ruleSet } from '@keen-gauge/core/rules/catalogue';
 import { NUMBER_TERMS, type NumberTermKey } from '@keen-gauge/core/rules/terms';
 import { useState } from 'react';
 import { AnswerRow } from '../../kit/AnswerRow';
@@ -16,19 +16,19 @@ const YES_NO = [
 ] as const;
 
 /** A firm's own pack being written: what it is laid over, what differs, and where each figure comes from. */
-export function PackForm({
+export function RulesForm({
   pack,
   onSave,
   onLeave,
 }: {
-  readonly pack: OperatorPack;
-  readonly onSave: (pack: OperatorPack) => void;
+  readonly pack: OperatorRules;
+  readonly onSave: (pack: OperatorRules) => void;
   readonly onLeave: () => void;
 }) {
   const [draft, setDraft] = useState(pack);
-  const made = toRulePack(draft);
-  const base = rulePack(draft.basedOn);
-  const set = (change: Partial<OperatorPack>): void => {
+  const made = toRules(draft);
+  const base = ruleSet(draft.basedOn);
+  const set = (change: Partial<OperatorRules>): void => {
     setDraft({ ...draft, ...change });
   };
   const changeOf = (term: NumberTermKey) => draft.changes.find((each) => each.term === term);
@@ -48,7 +48,7 @@ export function PackForm({
   return (
     <Stack
       as="section"
-      aria-label="Rule pack being written"
+      aria-label="Rules being written"
       style={{ borderTop: '3px solid var(--line)', paddingTop: '0.8rem' }}
     >
       <h3>{draft.version === undefined ? 'A pack of our own' : `Version ${draft.version + 1} of ${pack.title}`}</h3>
@@ -64,7 +64,7 @@ export function PackForm({
         <Select
           label="Laid over"
           value={draft.basedOn}
-          options={RULE_PACKS.map(({ id, title }) => ({ value: id, label: title }))}
+          options={RULE_SETS.map(({ id, title }) => ({ value: id, label: title }))}
           onChange={(basedOn) => {
             set({ basedOn });
           }}

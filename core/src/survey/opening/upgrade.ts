@@ -1,5 +1,5 @@
 import { shown, type Fault } from './plain';
-import { SURVEY_FORMAT, SURVEY_VERSION } from './survey';
+import { SURVEY_FORMAT, SURVEY_VERSION } from '../survey';
 
 type Document = Record<string, unknown>;
 

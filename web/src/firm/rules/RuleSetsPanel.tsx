@@ -1,14 +1,14 @@
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import { toRulePack, type OperatorPack } from '@keen-gauge/core/firm/operator-pack';
-import { RULE_PACKS } from '@keen-gauge/core/rules/catalogue';
-import type { RulePack } from '@keen-gauge/core/rules/rule-pack';
+import { toRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rules';
+import { RULE_SETS } from '@keen-gauge/core/rules/catalogue';
+import type { Rules } from '@keen-gauge/core/rules/rules';
 import { useState } from 'react';
 import { putOperatorPack, usePackVersions } from '../../api/firm';
 import { problemWords } from '../../api/problem-words';
 import { BareButton, Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
-import { PackForm } from './PackForm';
+import { RulesForm } from './RulesForm';
 
 interface Props {
   readonly rules: FirmRules;
@@ -16,11 +16,11 @@ interface Props {
   readonly onChanged: (rules: FirmRules) => void;
 }
 
-/** Every rule pack: those that ship can be copied, the firm's own changed; each change is a version that stays. */
-export function PacksPanel({ rules, may, onChanged }: Props) {
-  const [editing, setEditing] = useState<OperatorPack | null>(null);
+/** Every set of rules: those that ship can be copied, the firm's own changed; each change is a version that stays. */
+export function RuleSetsPanel({ rules, may, onChanged }: Props) {
+  const [editing, setEditing] = useState<OperatorRules | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const put = async (pack: OperatorPack): Promise<void> => {
+  const put = async (pack: OperatorRules): Promise<void> => {
     setProblem(null);
     try {
       onChanged((await putOperatorPack(pack)).rules);
@@ -30,18 +30,18 @@ export function PacksPanel({ rules, may, onChanged }: Props) {
     }
   };
   return (
-    <Panel aria-label="Rule packs">
-      <h2>Rule packs</h2>
-      {RULE_PACKS.map((pack) => (
-        <Line key={pack.id} pack={pack} mark="ships with Keen Gauge">
+    <Panel aria-label="Sets of rules">
+      <h2>Sets of rules</h2>
+      {RULE_SETS.map((rules) => (
+        <Line key={rules.id} rules={rules} mark="ships with Keen Gauge">
           {may && (
             <Button
-              aria-label={`Copy ${pack.title}`}
+              aria-label={`Copy ${rules.title}`}
               onPress={() => {
                 setEditing({
                   id: crypto.randomUUID(),
-                  title: `${pack.title}, our copy`,
-                  basedOn: pack.id,
+                  title: `${rules.title}, our copy`,
+                  basedOn: rules.id,
                   source: '',
                   changes: [],
                 });
@@ -55,7 +55,7 @@ export function PacksPanel({ rules, may, onChanged }: Props) {
       {rules.packs.map((own) => (
         <Line
           key={own.id}
-          pack={toRulePack(own)}
+          rules={toRules(own)}
           mark={own.retired ? 'the firm’s own, offered no more' : 'the firm’s own'}
           versions={own.id}
         >
@@ -80,7 +80,7 @@ export function PacksPanel({ rules, may, onChanged }: Props) {
         </Line>
       ))}
       {editing && (
-        <PackForm
+        <RulesForm
           key={`${editing.id} ${editing.version ?? 0}`}
           pack={editing}
           onSave={(pack) => void put(pack)}
@@ -95,30 +95,30 @@ export function PacksPanel({ rules, may, onChanged }: Props) {
 }
 
 function Line({
-  pack,
+  rules,
   mark,
   versions,
   children,
 }: {
-  readonly pack: RulePack;
+  readonly rules: Rules;
   readonly mark: string;
   readonly versions?: string;
   readonly children: React.ReactNode;
 }) {
   const [open, setOpen] = useState(false);
   return (
-    <Stack role="group" aria-label={pack.title} style={{ '--gap': '0.3rem' }}>
+    <Stack role="group" aria-label={rules.title} style={{ '--gap': '0.3rem' }}>
       <Row>
         <Stack style={{ '--gap': '0.1rem', flex: 1, minWidth: '16rem' }}>
-          <strong>{pack.title}</strong>
+          <strong>{rules.title}</strong>
           <span className="quiet">
-            Version {pack.version}, of {pack.date}; {mark}. Source: {pack.source}.
+            Version {rules.version}, of {rules.date}; {mark}. Source: {rules.source}.
           </span>
         </Stack>
         {versions !== undefined && (
           <BareButton
             aria-expanded={open}
-            aria-label={`Versions of ${pack.title}`}
+            aria-label={`Versions of ${rules.title}`}
             onPress={() => {
               setOpen(!open);
             }}

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { STARTING_SETS } from '../demand/starting-sets';
-import { blankSurvey } from './blank';
-import { plainSurvey, readSurvey, type Reading } from './read';
+import { STARTING_SETS } from '../../demand/starting-sets';
+import { blankSurvey } from '../blank';
+import { plainSurvey, readSurvey, type SurveyRead } from './read';
 
 const head = { format: 'keen-gauge-survey', version: 1 };
 
-function faultsOf(reading: Reading): string[] {
-  return 'faults' in reading
-    ? reading.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`)
+function faultsOf(read: SurveyRead): string[] {
+  return 'faults' in read
+    ? read.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`)
     : [];
 }
 const faults = (input: unknown): string[] => faultsOf(readSurvey(input));
@@ -21,8 +21,8 @@ function nested(levels: number): unknown {
 
 describe('reading a survey', () => {
   it('fills what is absent with empty parts and keeps unknown fields unknown', () => {
-    const reading = readSurvey(head);
-    expect('survey' in reading && plainSurvey(reading.survey)).toEqual({
+    const read = readSurvey(head);
+    expect('survey' in read && plainSurvey(read.survey)).toEqual({
       ...head,
       place: {},
       supply: { nodes: [] },
@@ -41,8 +41,8 @@ describe('reading a survey', () => {
   it('reads back what it wrote', () => {
     for (const { loads } of STARTING_SETS) {
       const written = JSON.parse(JSON.stringify({ ...blankSurvey(), loads })) as unknown;
-      const reading = readSurvey(written);
-      expect('survey' in reading && plainSurvey(reading.survey)).toEqual(written);
+      const read = readSurvey(written);
+      expect('survey' in read && plainSurvey(read.survey)).toEqual(written);
     }
   });
 

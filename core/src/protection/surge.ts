@@ -1,6 +1,6 @@
 import type { Statement } from '../finding';
-import type { RulePack } from '../rules/rule-pack';
-import { equipmentName } from '../survey/kinds';
+import type { Rules } from '../rules/rules';
+import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { exceeds } from '../worked';
@@ -23,10 +23,10 @@ export function surgeGap({ surge }: Proposal, survey: Survey): SurgeGap | null {
 }
 
 /** What is wrong with the surge protection as decided. */
-export function surgeFindings(survey: Survey, proposal: Proposal, pack: RulePack): Statement[] {
+export function surgeFindings(survey: Survey, proposal: Proposal, rules: Rules): Statement[] {
   const { id: subjectId, surge } = proposal;
   const label = equipmentName(proposal);
-  const { value: longest, source } = pack.circuit.longestSurgeLeadsM;
+  const { value: longest, source } = rules.circuit.longestSurgeLeadsM;
   const about = { station: 'circuit', subjectId, ownUse: true, grade: 'act', on: 'workmanship' } as const;
   if (surge?.decision === 'owner-declined' && survey.place.premises !== 'household')
     return [

@@ -1,15 +1,15 @@
-import type { NodeAssessment } from '../assessment';
+import type { NodeAssessment } from '../node-assessment';
 import { chargerLimitA } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, protects, towardsStreet, type TreeNode } from '../tree/supply-tree';
 import { exceeds } from '../worked';
-import { currentOf, dropOf, hasRun } from './along';
-import { cableForm, cableRow } from './cable-forms';
-import { capacityOf } from './capacity';
-import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
-import { found, notKnown, type Lookup } from './lookup';
-import { ownDevice } from './own-device';
+import { currentOf, dropOf, hasRun } from '../circuit/along';
+import { cableForm, cableRow } from '../cable/cable-forms';
+import { capacityOf } from '../cable/capacity';
+import { linesAt, nodeName, type CircuitFacts } from '../circuit/circuit-facts';
+import { found, notKnown, type Lookup } from '../cable/lookup';
+import { ownDevice } from '../circuit/own-device';
 import { shown } from '../rules/rounding';
 
 /** What a node between the street and a charger has to carry besides it, and the most it may. */
@@ -41,7 +41,7 @@ export function rungsOf(proposal: Proposal, facts: CircuitFacts): Rung[] {
 
 /** What a node's cable carries as it is laid, in amperes. */
 export function cableCapacity(here: TreeNode, facts: CircuitFacts): Lookup<number> {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const { cable } = here.node;
   const form = cableForm(rules, cable?.type, linesAt(here, facts), cable?.terminalsFor90);
   if (!form.ok) return form;

@@ -1,16 +1,16 @@
 import { linkFaults } from './links';
 import { isObject, plainFaults, shown, type Fault } from './plain';
-import { Survey } from './survey';
+import { Survey } from '../survey';
 import { upgrade } from './upgrade';
 import { validated } from './validated';
 
-export type Reading = { readonly survey: Survey } | { readonly faults: readonly Fault[] };
+export type SurveyRead = { readonly survey: Survey } | { readonly faults: readonly Fault[] };
 
 /**
  * A survey from parsed JSON: older versions are brought up to date, absent parts filled with empty ones, and every
  * fault reported with its path. Never throws; never returns a survey with a fault in it.
  */
-export function readSurvey(input: unknown): Reading {
+export function readSurvey(input: unknown): SurveyRead {
   if (!isObject(input)) return { faults: [{ path: '$', wrong: `is ${shown(input)}`, expected: 'a survey object' }] };
   const shape = plainFaults(input);
   if (shape.length > 0) return { faults: shape };

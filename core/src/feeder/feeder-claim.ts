@@ -1,8 +1,8 @@
 import type { TreeNode } from '../tree/supply-tree';
 import { exceeds, written } from '../worked';
-import { currentOf, dropOf, dropTo, loopTo } from './along';
-import { linesAt, type CircuitFacts } from './circuit-facts';
-import { largestLoopForDevice } from './fault-loop';
+import { currentOf, dropOf, dropTo, loopTo } from '../circuit/along';
+import { linesAt, type CircuitFacts } from '../circuit/circuit-facts';
+import { largestLoopForDevice } from '../cable/fault-loop';
 import { cableCapacity } from './room';
 import { shown } from '../rules/rounding';
 
@@ -18,7 +18,7 @@ export interface ClaimVerdict {
  * for grouping, and says nothing of what may protect it.
  */
 export function judgeClaim(here: TreeNode, claimedA: number, facts: CircuitFacts): ClaimVerdict {
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const capacity = cableCapacity(here, facts);
   const lines = linesAt(here, facts);
   const drop = dropOf(here, facts, currentOf(lines === 3 ? [claimedA, claimedA, claimedA] : [claimedA], lines));
@@ -40,7 +40,7 @@ export function judgeClaim(here: TreeNode, claimedA: number, facts: CircuitFacts
   } else reasons.push([null, drop.ok ? (before.ok ? '' : before.says) : drop.says]);
   if (facts.survey.earthing.arrangement !== 'tt') {
     const curve = here.node.curve;
-    const limit = curve && largestLoopForDevice(rules, facts.pack.nominalVoltageV.value, curve, claimedA);
+    const limit = curve && largestLoopForDevice(rules, facts.rules.nominalVoltageV.value, curve, claimedA);
     if (loop.ok && limit)
       reasons.push([
         !exceeds(loop.value.value, limit.value, 'Ω'),

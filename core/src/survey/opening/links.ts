@@ -1,5 +1,5 @@
 import type { Fault } from './plain';
-import type { Survey } from './survey';
+import type { Survey } from '../survey';
 
 /** Faults between parts of a survey whose fields are each well-formed: repeated ids, links to nowhere, circles. */
 export function linkFaults(survey: Survey): Fault[] {

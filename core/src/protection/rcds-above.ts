@@ -1,4 +1,4 @@
-import type { RcdType } from '../survey/words';
+import type { RcdType } from '../survey/words/words';
 import { towardsStreet, type TreeNode } from '../tree/supply-tree';
 
 /** A residual current device of the tree: an RCD, or a device that is one as well. */

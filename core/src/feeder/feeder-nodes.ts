@@ -1,5 +1,5 @@
 import type { TreeNode } from '../tree/supply-tree';
-import { hasRun } from './along';
+import { hasRun } from '../circuit/along';
 
 /** A feeder by name, or a device with a cable of its own on to another board. */
 export function isFeeder(here: TreeNode): boolean {

@@ -1,16 +1,16 @@
 import type { Proposal } from '../survey/proposal';
 import type { TreeNode } from '../tree/supply-tree';
-import { found as known } from './lookup';
+import { found as known } from '../cable/lookup';
 import { given } from '../worked';
-import { currentOf, dropTo, loopTo } from './along';
-import { cableForm } from './cable-forms';
-import type { Stretch } from './capacity';
-import { linesAt, type CircuitFacts } from './circuit-facts';
-import { largestLoopForDevice, largestLoopForRcd } from './fault-loop';
-import { rcdsAbove } from './rcds-above';
+import { currentOf, dropTo, loopTo } from '../circuit/along';
+import { cableForm } from '../cable/cable-forms';
+import type { Stretch } from '../cable/capacity';
+import { linesAt, type CircuitFacts } from '../circuit/circuit-facts';
+import { largestLoopForDevice, largestLoopForRcd } from '../cable/fault-loop';
+import { rcdsAbove } from '../protection/rcds-above';
 import { dropOnTheWay, withCharger, type Rung } from './room';
-import type { Run } from './size';
-import { searchSizes, type SizeSearch } from './size-search';
+import type { Run } from '../cable/size';
+import { searchSizes, type SizeSearch } from '../cable/size-search';
 
 export interface NewFeeder {
   readonly search: SizeSearch;
@@ -30,7 +30,7 @@ export function newFeeder(of: {
   readonly ownDrop: number | null;
 }): NewFeeder | null {
   const { here, proposal, facts } = of;
-  const rules = facts.pack.circuit;
+  const rules = facts.rules.circuit;
   const lines = linesAt(here, facts);
   const form = cableForm(rules, 'armoured', lines, here.node.cable?.terminalsFor90);
   const rung = of.rungs.find((each) => each.here === here);
@@ -49,7 +49,7 @@ export function newFeeder(of: {
     proposal.ratedA ?? 0,
     facts,
   );
-  const nominalV = facts.pack.nominalVoltageV.value;
+  const nominalV = facts.rules.nominalVoltageV.value;
   const rcdMa = rcdsAbove(here).flatMap(({ residualMa }) => residualMa ?? []);
   const onElectrode = facts.survey.earthing.arrangement === 'tt';
   const run: Run = {

@@ -1,5 +1,5 @@
 import type { CircuitRules, Insulation } from '../rules/circuit-rules';
-import type { Curve } from '../survey/words';
+import type { Curve } from '../survey/words/words';
 import { reckon, written, type Worked } from '../worked';
 
 /**

@@ -4,12 +4,12 @@ import { settingsOf } from '../management/settings';
 import type { Proposal } from '../survey/proposal';
 import { protects, type TreeNode } from '../tree/supply-tree';
 import { exceeds, written } from '../worked';
-import { currentOf, dropOf } from './along';
-import { linesAt, type CircuitFacts } from './circuit-facts';
+import { currentOf, dropOf } from '../circuit/along';
+import { linesAt, type CircuitFacts } from '../circuit/circuit-facts';
 import { judgeClaim } from './feeder-claim';
-import { notKnown, type Lookup } from './lookup';
+import { notKnown, type Lookup } from '../cable/lookup';
 import { newFeeder } from './new-feeder';
-import { limitWords } from './size-search';
+import { limitWords } from '../cable/size-search';
 import { dropOnTheWay, stoppedBy, withCharger, type Rung } from './room';
 import { shown } from '../rules/rounding';
 
@@ -92,7 +92,7 @@ export function holdsAt(of: FeederCase, chargerA: number): AtRate {
   const { rungs, proposal, facts } = of;
   const stop = stoppedBy(rungs, proposal, chargerA, facts);
   if (stop?.state === 'over') return { holds: false, says: stop.says };
-  const largest = facts.pack.circuit.largestDropPercent.value;
+  const largest = facts.rules.circuit.largestDropPercent.value;
   const way = dropOnTheWay(rungs, proposal, chargerA, facts);
   if (!way.ok) return { holds: null, says: way.says };
   const total = way.value + ownDropAt(of, chargerA);
@@ -112,7 +112,7 @@ function ownDropAt({ ownDrop, proposal }: FeederCase, chargerA: number): number 
 /** The largest usual setting at which everything holds. */
 function hold(of: FeederCase): FeederAnswer {
   const { ratedA = 0 } = of.proposal;
-  const steps = settingsOf(of.proposal, of.facts.pack);
+  const steps = settingsOf(of.proposal, of.facts.rules);
   const tried = steps.map((step) => ({ step, at: holdsAt(of, step) }));
   const best = tried.find(({ at }) => at.holds === true);
   if (best) {
@@ -148,7 +148,7 @@ function twoClamps(of: FeederCase): FeederAnswer {
     return { kind: 'two-clamps', title, holds: null, says: 'A rating or the cable on the way is not known yet.' };
   // As far below as a clamp may err: what a set-point becomes at its worst is within the bound.
   const [feederA, intakeA] = [feeder, intake].map((boundA) =>
-    Math.max(0, Math.floor(setPointWithin(boundA, facts.pack) + 1e-6)),
+    Math.max(0, Math.floor(setPointWithin(boundA, facts.rules) + 1e-6)),
   ) as [number, number];
   const [otherFar, otherNear] = [mostOther(far), mostOther(near)];
   if (exceeds(otherFar, feeder) || exceeds(otherNear, intake))
@@ -158,8 +158,8 @@ function twoClamps(of: FeederCase): FeederAnswer {
       holds: false,
       says: 'The other loads alone pass what the feeder or the intake may carry: no clamp can help.',
     };
-  const largest = facts.pack.circuit.largestDropPercent.value;
-  const worstA = worstSetPointA(feederA, facts.pack);
+  const largest = facts.rules.circuit.largestDropPercent.value;
+  const worstA = worstSetPointA(feederA, facts.rules);
   const drop = clampedDrop(of, worstA);
   if (!drop.ok) return { kind: 'two-clamps', title, holds: null, says: `Not known yet: ${drop.says}.` };
   if (exceeds(drop.value, largest, '%'))
@@ -170,7 +170,7 @@ function twoClamps(of: FeederCase): FeederAnswer {
       says: `At a set-point of ${feederA} A, up to ${shown(worstA)} A with the clamp at its worst, the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
     };
   const leftA = Math.floor(Math.min(feederA - otherFar, intakeA - otherNear) + 1e-6);
-  const least = facts.pack.leastChargingA.value;
+  const least = facts.rules.leastChargingA.value;
   const worst =
     leftA < least ? 'nothing: it pauses while everything runs' : `${Math.min(leftA, proposal.ratedA ?? leftA)} A`;
   const lostA = Math.floor(Math.min(feeder - otherFar, intake - otherNear) + 1e-6);
@@ -235,7 +235,7 @@ function largerDevice(of: FeederCase): FeederAnswer | null {
   const wanted = rung && withCharger(rung, proposal, proposal.ratedA ?? 0, facts);
   if (!wanted?.ok || here.node.ratingA === undefined) return null;
   const wantedA = Math.max(...wanted.value);
-  const deviceA = facts.pack.circuit.deviceRatingsA.value.find((each) => each >= wantedA);
+  const deviceA = facts.rules.circuit.deviceRatingsA.value.find((each) => each >= wantedA);
   if (deviceA === undefined || deviceA <= here.node.ratingA) return null;
   if (judgeClaim(here, deviceA, facts).holds !== true) return null;
   const others = rungs.map((each) => (each === rung ? { ...each, ratingA: deviceA } : each));

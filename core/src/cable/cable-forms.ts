@@ -1,5 +1,5 @@
 import type { CableForm, CableRow, CircuitRules, Insulation } from '../rules/circuit-rules';
-import type { Answer, CableType } from '../survey/words';
+import type { Answer, CableType } from '../survey/words/words';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
 
 const CABLE_NAMES: Readonly<Record<CableType, string>> = {

@@ -1,13 +1,8 @@
-import type { CostBand, OptionKind } from '../survey/option-words';
-import type { ListBasis, LoadClass, Premises, NodeKind } from '../survey/words';
+import type { CostBand, OptionKind } from '../survey/words/option-words';
+import type { ListBasis, LoadClass, Premises, NodeKind } from '../survey/words/words';
 import type { CircuitRules } from './circuit-rules';
 import type { EarthingRules } from './earthing-rules';
-
-/** A value that a code, a standard or an operator sets, with where it comes from. */
-export interface Ruled<T> {
-  readonly value: T;
-  readonly source: string;
-}
+import type { Ruled } from './ruled';
 
 /**
  * How the allowance of a class is reckoned from its connected currents:
@@ -42,7 +37,7 @@ export interface OptionTerms {
 }
 
 /** Everything set from outside that an assessment depends on. Data only: a firm may override any of it. */
-export interface RulePack {
+export interface Rules {
   readonly id: string;
   readonly version: string;
   readonly title: string;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { gbDefault } from '../rules/gb-default';
 import type { CableForm } from '../rules/circuit-rules';
-import { CURVES, LAID, type CableType, type Curve } from '../survey/words';
+import { CURVES, LAID, type CableType, type Curve } from '../survey/words/words';
 import { given } from '../worked';
 import { cableForm, cableRow } from './cable-forms';
 import { capacityOf, stretchCapacity, type Stretch } from './capacity';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { apply, diff, valueAt, type Change, type Path, type Value } from '../record/changes';
-import { blankSurvey } from './blank';
+import { apply, diff, valueAt, type Change, type Path, type Value } from '../../record/changes';
+import { blankSurvey } from '../blank';
 import { plainSurvey, readSurvey } from './read';
 import { readEdited } from './read-edited';
-import type { Survey } from './survey';
+import type { Survey } from '../survey';
 
 /** As it comes out of the database: plain, and read before. */
 const start = plainOf({
@@ -19,9 +19,9 @@ const start = plainOf({
 });
 
 function plainOf(document: object): Survey {
-  const reading = readSurvey(document);
-  if ('faults' in reading) throw new Error(JSON.stringify(reading.faults));
-  return JSON.parse(JSON.stringify(reading.survey)) as Survey;
+  const read = readSurvey(document);
+  if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+  return JSON.parse(JSON.stringify(read.survey)) as Survey;
 }
 
 /** Both readings of a document made out of `start`: they must agree in every word. */

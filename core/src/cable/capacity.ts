@@ -1,5 +1,5 @@
 import type { CableForm, CableRow, CircuitRules } from '../rules/circuit-rules';
-import type { Laid } from '../survey/words';
+import type { Laid } from '../survey/words/words';
 import { reckon, written, type Worked } from '../worked';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
 

@@ -1,5 +1,5 @@
 import type { CableForm, CableRow, CircuitRules } from '../rules/circuit-rules';
-import type { CpcKind } from '../survey/circuit-words';
+import type { CpcKind } from '../survey/words/circuit-words';
 import { found, notInTable, notKnown, type Lookup } from './lookup';
 
 /** What was recorded of the protective conductor of a run. */
