@@ -38,7 +38,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('1e9');
     await expect(page.getByText('A number is expected; 80 A is still used.')).toBeVisible();
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('999999');
-    await expect(page.getByText('From 1 to 1600 A; 80 A is still used.')).toBeVisible();
+    await expect(page.getByText('From 1 to 3000 A; 80 A is still used.')).toBeVisible();
     await page.getByLabel('Fuse rating, each phase', { exact: true }).fill('80');
   });
 

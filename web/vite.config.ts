@@ -3,7 +3,8 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  // What did not change between two drawings is kept: a key redraws only what shows its value.
+  plugins: [react({ compiler: true })],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

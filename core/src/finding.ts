@@ -1,6 +1,6 @@
 /** What an assessment has to say, beside its figures. */
 import type { Check } from './survey/words/words';
-import type { FieldOf } from './survey/field-of';
+import type { FieldPath } from './survey/schema/field-path';
 import type { Standing } from './grounds/verdict-ids';
 import type { Step } from './worked';
 
@@ -40,7 +40,7 @@ interface Told {
   /** The node, load or piece of equipment concerned. */
   readonly subjectId?: string;
   /** The field of the survey that would settle it; members of lists are named by `subjectId`. */
-  readonly field?: FieldOf;
+  readonly field?: FieldPath;
   readonly source?: string;
   /** The check of the chain it came of, which can be answered by looking. */
   readonly check?: Check;

@@ -1,4 +1,4 @@
-import type { FieldOf } from '../survey/field-of';
+import type { FieldPath } from '../survey/schema/field-path';
 import { VERDICT_NAMES, type VerdictId } from './verdict-ids';
 
 /** One thing a verdict rests on. */
@@ -12,7 +12,7 @@ export interface Ground {
   /** The finding or question behind it, where it is not met. */
   readonly findingId?: string;
   readonly subjectId?: string;
-  readonly field?: FieldOf;
+  readonly field?: FieldPath;
 }
 
 /** A judgement and everything it rests on: no with one ground failed, not known with one open, yes only with all of them met. */

@@ -1,4 +1,4 @@
-import type { FieldOf } from '../survey/field-of';
+import type { FieldPath } from '../survey/schema/field-path';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import type { Answer } from '../survey/words/words';
@@ -12,7 +12,7 @@ export interface FitFault {
     'clamp-reversed' | 'clamp-inside-sealed' | 'clamp-wrong-phase' | 'clamp-one-phase-only' | 'clamp-export-as-import';
   readonly says: string;
   readonly remedy: string;
-  readonly field: FieldOf;
+  readonly field: FieldPath;
 }
 
 /** Something of how a clamp is put on that nobody has recorded. */
@@ -27,7 +27,7 @@ export interface FitGap {
     | 'clamp-sign-not-known';
   readonly asks: string;
   readonly remedy: string;
-  readonly field: FieldOf;
+  readonly field: FieldPath;
 }
 
 const unknown = (answer: Answer | undefined): boolean => answer === undefined || answer === 'unknown';

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assessment';
 import type { AskOf, Finding, Station } from '../finding';
 import { STATIONS } from '../finding';
-import { fieldPath } from '../field-path';
+import { settlingPath } from '../settling-path';
 import { SAFETY } from '../grounds/verdict-ids';
 
 /** Something that stands between a survey and its signature, and where it is settled. */
@@ -34,7 +34,7 @@ export function missingItems({ findings }: Assessment): Missing[] {
     .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station))
     .map((finding) => {
       const { id, subjectId, title, station, askOf = 'surveyor', grade, on = 'form', ownUse = false } = finding;
-      const field = fieldPath(finding);
+      const field = settlingPath(finding);
       return {
         key: subjectId === undefined ? id : `${id} ${subjectId}`,
         id,

@@ -1,6 +1,6 @@
 import type { Statement } from '../finding';
 import type { OwnRcd } from '../survey/circuit';
-import type { FieldOf } from '../survey/field-of';
+import type { FieldPath } from '../survey/schema/field-path';
 import { equipmentName, isGeneration } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
@@ -22,7 +22,7 @@ interface Wrong {
   readonly id: string;
   readonly title: string;
   readonly remedy: string;
-  readonly field: FieldOf;
+  readonly field: FieldPath;
 }
 
 function ownFindings(proposal: Proposal, above: readonly TreeRcd[], facts: CircuitFacts): Statement[] {

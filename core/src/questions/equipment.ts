@@ -4,7 +4,7 @@ import { clampSettings } from '../management/limiter';
 import { settingsOf } from '../management/settings';
 import { assumedOf } from '../management/limiter-verdict';
 import { exporting } from '../route/export';
-import type { FieldOf } from '../survey/field-of';
+import type { FieldPath } from '../survey/schema/field-path';
 import { equipmentName, HARMONICS, HARMONICS_NAMES, isCharger, isGeneration } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { COMMISSIONING_STEPS } from '../survey/words/words';
@@ -43,7 +43,7 @@ const FIT_FIELDS = {
   'clamp-export-not-known': 'proposals.limiter.fit.seesExport',
   'clamp-export-disagrees': 'proposals.limiter.fit.seesExport',
   'clamp-sign-not-known': 'proposals.limiter.fit.signedReading',
-} as const satisfies Record<ReturnType<typeof clampFit>['open'][number]['id'], FieldOf>;
+} as const satisfies Record<ReturnType<typeof clampFit>['open'][number]['id'], FieldPath>;
 
 type Fit = NonNullable<Proposal['limiter']['fit']>;
 
@@ -284,7 +284,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     open: ofEach((proposal, name) => {
       const assumed = assumedOf(proposal);
       const { stepsA, clampLinks } = proposal;
-      const field: FieldOf =
+      const field: FieldPath =
         proposal.limiter.kind === 'clamp'
           ? clampLinks === undefined
             ? 'proposals.clampLinks'

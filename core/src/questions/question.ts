@@ -11,7 +11,7 @@ import type { LoopVerdict } from '../intake/loop-status';
 import type { ConditionVerdict } from '../intake/condition';
 import type { SharedService } from '../intake/shared-service';
 import type { Rules } from '../rules/rules';
-import type { FieldOf } from '../survey/field-of';
+import type { FieldPath } from '../survey/schema/field-path';
 import type { Survey } from '../survey/survey';
 import type { Basis, Check } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
@@ -53,7 +53,7 @@ export interface Open {
   readonly remedy: string;
   readonly subjectId?: string;
   /** The very field that answers it, where that is not the entry's own. */
-  readonly field?: FieldOf;
+  readonly field?: FieldPath;
   readonly askOf?: AskOf;
   readonly station?: Station;
   readonly on?: Standing;
@@ -70,7 +70,7 @@ export interface QuestionEntry {
   readonly id: string;
   readonly station: Station;
   /** The field of the survey that answers it. */
-  readonly field: FieldOf;
+  readonly field: FieldPath;
   readonly askOf: AskOf;
   readonly stop: Stop;
   /** The verdict that stays open with it. */
@@ -91,7 +91,7 @@ export interface QuestionEntry {
 
 /** An entry of the register open on a survey. */
 export interface Question extends Omit<QuestionEntry, 'open'>, Open {
-  readonly field: FieldOf;
+  readonly field: FieldPath;
   readonly askOf: AskOf;
   readonly station: Station;
   readonly on: Standing;

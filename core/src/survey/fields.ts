@@ -22,7 +22,16 @@ import {
   ValidateNested,
 } from 'class-validator';
 
+import { note, type FieldSpec } from './schema/field-spec';
+
 type Decorator = PropertyDecorator;
+
+/** Notes for the schema what a field holds, beside what checks it. */
+function holds(spec: FieldSpec): Decorator {
+  return (target, key) => {
+    note(target, key, spec);
+  };
+}
 
 function together(...decorators: Decorator[]): Decorator {
   return (target, key) => {
@@ -41,6 +50,7 @@ function optional(): Decorator {
 export function Quantity(unit: string, least: number, most: number): Decorator {
   const message = `a number from ${least} to ${most}${unit === '' ? '' : ` ${unit}`}`;
   return together(
+    holds({ kind: 'number', unit, least, most, whole: false }),
     optional(),
     IsNumber({ allowInfinity: false, allowNaN: false }, { message }),
     Min(least, { message }),
@@ -52,6 +62,7 @@ export function Quantity(unit: string, least: number, most: number): Decorator {
 export function Quantities(unit: string, least: number, most: number, longest: number): Decorator {
   const message = `at most ${longest} numbers from ${least} to ${most} ${unit}`;
   return together(
+    holds({ kind: 'numbers', unit, least, most, longest }),
     optional(),
     IsArray({ message }),
     ArrayMaxSize(longest, { message }),
@@ -65,6 +76,7 @@ export function Quantities(unit: string, least: number, most: number, longest: n
 export function SomeOf(choices: readonly string[]): Decorator {
   const message = `some of ${choices.join(', ')}`;
   return together(
+    holds({ kind: 'choices', choices }),
     optional(),
     IsArray({ message }),
     ArrayMaxSize(choices.length, { message }),
@@ -76,23 +88,34 @@ export function SomeOf(choices: readonly string[]): Decorator {
 export function Count(least: number, most: number): Decorator {
   const message = `a whole number from ${least} to ${most}`;
   // The order decides which type the JSON Schema made from these ends up with: whole numbers last.
-  return together(optional(), Min(least, { message }), Max(most, { message }), IsInt({ message }));
+  return together(
+    holds({ kind: 'number', unit: '', least, most, whole: true }),
+    optional(),
+    Min(least, { message }),
+    Max(most, { message }),
+    IsInt({ message }),
+  );
 }
 
 /** One of a closed list of words or numbers. */
 export function OneOf(choices: readonly (string | number)[]): Decorator {
-  return together(optional(), IsIn([...choices], { message: `one of ${choices.join(', ')}` }));
+  return together(
+    holds({ kind: 'choice', choices }),
+    optional(),
+    IsIn([...choices], { message: `one of ${choices.join(', ')}` }),
+  );
 }
 
 /** As `OneOf`, and it must be there. */
 export function RequiredOneOf(choices: readonly (string | number)[]): Decorator {
-  return IsIn([...choices], { message: `one of ${choices.join(', ')}` });
+  return together(holds({ kind: 'choice', choices }), IsIn([...choices], { message: `one of ${choices.join(', ')}` }));
 }
 
 /** Free text up to a length in characters. */
 export function Text(longest: number): Decorator {
   const message = `text of at most ${longest} characters`;
   return together(
+    holds({ kind: 'text', longest }),
     optional(),
     IsString({ message }),
     MaxLength(longest, { message }),
@@ -105,12 +128,18 @@ export function Text(longest: number): Decorator {
 /** Text that must be there, up to a length in characters; `what` says what it is. */
 export function RequiredText(longest: number, what: string): Decorator {
   const message = `${what}, in at most ${longest} characters`;
-  return together(IsString({ message }), IsNotEmpty({ message }), MaxLength(longest, { message }));
+  return together(
+    holds({ kind: 'text', longest }),
+    IsString({ message }),
+    IsNotEmpty({ message }),
+    MaxLength(longest, { message }),
+  );
 }
 
 /** A day of the calendar: YYYY-MM-DD. */
 export function Day(): Decorator {
   return together(
+    holds({ kind: 'day' }),
     optional(),
     Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'a date, YYYY-MM-DD' }),
   );
@@ -119,6 +148,7 @@ export function Day(): Decorator {
 /** A moment, ISO 8601 with its offset: 2026-11-24T09:30:00Z. */
 export function Moment(): Decorator {
   return together(
+    holds({ kind: 'moment' }),
     optional(),
     Matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/, {
       message: 'a date and time, ISO 8601 with its offset',
@@ -128,7 +158,7 @@ export function Moment(): Decorator {
 
 /** Yes or no. */
 export function YesNo(): Decorator {
-  return together(optional(), IsBoolean({ message: 'true or false' }));
+  return together(holds({ kind: 'yes-no' }), optional(), IsBoolean({ message: 'true or false' }));
 }
 
 const ID_MESSAGE = 'an id of 1 to 64 letters, digits, - or _';
@@ -136,6 +166,7 @@ const ID_MESSAGE = 'an id of 1 to 64 letters, digits, - or _';
 /** The stable id of a thing within its survey. */
 export function Id(): Decorator {
   return together(
+    holds({ kind: 'id' }),
     IsString({ message: ID_MESSAGE }),
     IsNotEmpty({ message: ID_MESSAGE }),
     Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: ID_MESSAGE }),
@@ -144,12 +175,13 @@ export function Id(): Decorator {
 
 /** An id that is one of a closed list of words: one thing of each at most. */
 export function IdOf(words: readonly string[]): Decorator {
-  return RequiredOneOf(words);
+  return together(RequiredOneOf(words), holds({ kind: 'id' }));
 }
 
-/** The id of another thing in the same survey. */
-export function Reference(): Decorator {
+/** The id of another thing in the same survey; `to` is the list it has to be in. */
+export function Reference(to?: 'supply.nodes'): Decorator {
   return together(
+    holds({ kind: 'reference', ...(to === undefined ? {} : { to }) }),
     optional(),
     IsString({ message: ID_MESSAGE }),
     Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: ID_MESSAGE }),
@@ -158,13 +190,20 @@ export function Reference(): Decorator {
 
 /** A part of the survey with fields of its own. */
 export function Part(of: () => new () => object): Decorator {
-  return together(optional(), IsObject({ message: 'an object' }), ValidateNested({ message: 'an object' }), Type(of));
+  return together(
+    holds({ kind: 'part', of }),
+    optional(),
+    IsObject({ message: 'an object' }),
+    ValidateNested({ message: 'an object' }),
+    Type(of),
+  );
 }
 
 /** A list of things with ids. */
 export function ListOf(of: () => new () => object, most: number): Decorator {
   const message = `a list of at most ${most}`;
   return together(
+    holds({ kind: 'list', of, most }),
     optional(),
     IsArray({ message }),
     ArrayMaxSize(most, { message }),

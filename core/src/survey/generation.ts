@@ -7,7 +7,7 @@ export class Generation {
   @RequiredOneOf(GENERATION_KINDS) kind: GenerationKind;
   @Text(100) label?: string;
   /** Where it is connected; left out, where loads without a place hang. */
-  @Reference() nodeId?: string;
+  @Reference('supply.nodes') nodeId?: string;
   /** The most it gives, each phase. */
   @Quantity('A', 0, 1000) ratedA?: number;
   @OneOf([1, 3]) phases?: 1 | 3;

@@ -19,7 +19,7 @@ export class Load {
   @RequiredOneOf(LOAD_CLASSES) class: LoadClass;
   @Text(100) label?: string;
   /** The board or circuit it hangs from; left out, it counts at the point every board hangs from. */
-  @Reference() nodeId?: string;
+  @Reference('supply.nodes') nodeId?: string;
   /** Each; the whole of a three-phase load, not per phase. */
   @Quantity('W', 0, 1000000) powerW?: number;
   /** Each, per phase; for a socket circuit the rating of its device. */

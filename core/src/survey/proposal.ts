@@ -39,7 +39,7 @@ import {
 /** One more clamp of the same controller: on a feeder as well as at the intake. */
 export class MoreClamp {
   @Id() id: string;
-  @Reference() nodeId?: string;
+  @Reference('supply.nodes') nodeId?: string;
   @Quantity('A', 0, 3000) setPointA?: number;
 }
 
@@ -110,7 +110,7 @@ export class Limiter {
   /** Clamp: what the charger drops to when the clamp or its link is lost; 0 stops it. */
   @Quantity('A', 0, 1000) failSafeA?: number;
   /** Clamp: the node on whose incoming conductor it sits. */
-  @Reference() clampNodeId?: string;
+  @Reference('supply.nodes') clampNodeId?: string;
   @ListOf(() => MoreClamp, 4) moreClamps?: MoreClamp[];
   @Part(() => ClampFit) fit?: ClampFit;
   @Part(() => LimiterTest) test?: LimiterTest;
@@ -134,7 +134,7 @@ export class Proposal extends NewCircuit {
   /** The firm's profile it was filled in from, as it was called then. */
   @Text(100) profile?: string;
   @OneOf(PHASES) phase?: LoadPhase;
-  @Reference() nodeId?: string;
+  @Reference('supply.nodes') nodeId?: string;
   @Part(() => Limiter) limiter: Limiter = new Limiter();
   /** On the operators' type-tested register? */
   @OneOf(ANSWERS) typeTested?: Answer;

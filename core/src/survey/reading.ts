@@ -11,7 +11,7 @@ export class Reading {
   @OneOf(BOUNDS) bound?: Bound;
   @OneOf(['L1', 'L2', 'L3']) phase?: Phase;
   /** Where it was taken. */
-  @Reference() nodeId?: string;
+  @Reference('supply.nodes') nodeId?: string;
   /** The new equipment whose circuit was tested. */
   @Reference() proposalId?: string;
   @Text(500) note?: string;

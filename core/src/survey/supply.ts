@@ -63,7 +63,7 @@ export class SupplyNode {
   @Id() id: string;
   @RequiredOneOf(NODE_KINDS) kind: NodeKind;
   /** The node this one is fed from; only the first node, nearest the street, has none. */
-  @Reference() fedFrom?: string;
+  @Reference('supply.nodes') fedFrom?: string;
   @Text(100) label?: string;
   /** For a cut-out: the fuse inside, not the holder. */
   @Quantity('A', 1, 3000) ratingA?: number;

@@ -1,5 +1,5 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { fieldPath } from '@keen-gauge/core/field-path';
+import { settlingPath } from '@keen-gauge/core/settling-path';
 import { answerWords, type Ground, type Verdict } from '@keen-gauge/core/grounds/verdict';
 import { CheckCheck, ChevronDown, CircleHelp, TriangleAlert } from 'lucide-react';
 import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components';
@@ -136,5 +136,5 @@ export function Grounds({ grounds }: { readonly grounds: readonly Ground[] }) {
 /** Where what stands behind a ground is answered or put right. */
 function settledAt({ findingId, subjectId }: Ground, { findings }: Pick<Assessment, 'findings'>) {
   const found = findings.find((each) => each.id === findingId && each.subjectId === subjectId);
-  return found && { station: found.station, field: fieldPath(found) };
+  return found && { station: found.station, field: settlingPath(found) };
 }

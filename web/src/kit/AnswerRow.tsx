@@ -1,7 +1,6 @@
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Group = styled(RadioGroup)`
   display: grid;
@@ -61,9 +60,7 @@ export interface AnswerRowProps<V extends string> {
 }
 
 /** A question and its few short answers in one line; under each other on a phone. Nothing is chosen until it is answered. */
-export const AnswerRow = steady(Answered) as typeof Answered;
-
-function Answered<V extends string>({ label, value, options, onChange, help }: AnswerRowProps<V>) {
+export function AnswerRow<V extends string>({ label, value, options, onChange, help }: AnswerRowProps<V>) {
   return (
     <Group
       value={value ?? null}

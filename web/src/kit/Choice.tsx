@@ -1,7 +1,6 @@
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Tiles = styled.div`
   display: grid;
@@ -68,9 +67,15 @@ export interface ChoiceProps<V extends string> {
 }
 
 /** One of a few, each on a tile big enough for a thumb. Nothing is chosen until someone chooses. */
-export const Choice = steady(Chosen) as typeof Chosen;
-
-function Chosen<V extends string>({ label, value, options, onChange, isDisabled = false, help, tile }: ChoiceProps<V>) {
+export function Choice<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  isDisabled = false,
+  help,
+  tile,
+}: ChoiceProps<V>) {
   return (
     <RadioGroup
       value={value ?? null}

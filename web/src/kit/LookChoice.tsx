@@ -3,7 +3,6 @@ import { Check, CircleAlert, CircleSlash, EyeOff } from 'lucide-react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Tiles = styled.div`
   display: grid;
@@ -47,9 +46,7 @@ export const LOOK_WORDS: Readonly<Record<Look, string>> = {
 const SHAPES = { fine: Check, 'not-fine': CircleAlert, 'could-not-see': EyeOff, 'not-there': CircleSlash } as const;
 
 /** What came of looking at one thing. Nothing is chosen until somebody has looked. */
-export const LookChoice = steady(LookedAt);
-
-function LookedAt({
+export function LookChoice({
   label,
   value,
   onChange,

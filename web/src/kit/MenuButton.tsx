@@ -3,7 +3,6 @@ import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from './Button';
 import { dropItem, dropList } from './drop-list';
-import { steady } from './steady';
 
 const Drop = styled(Popover)`
   ${dropList}
@@ -14,9 +13,7 @@ const Item = styled(MenuItem)`
 `;
 
 /** A button that opens a short list of things to do. */
-export const MenuButton = steady(OpeningMenu) as typeof OpeningMenu;
-
-function OpeningMenu<V extends string>({
+export function MenuButton<V extends string>({
   label,
   icon,
   options,

@@ -5,7 +5,6 @@ import styled from 'styled-components';
 import { BareButton } from './Button';
 import { FieldFoot } from './FieldFoot';
 import { boxed, FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Row = styled.div`
   display: flex;
@@ -68,9 +67,18 @@ export interface NumberInputProps {
  * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
  * with the fault beneath it; the survey goes on with what it had.
  */
-export const NumberInput = steady(TypedEntry);
-
-function TypedEntry({ label, unit, value, onChange, least, most, whole, usual, help, fault: found }: NumberInputProps) {
+export function NumberInput({
+  label,
+  unit,
+  value,
+  onChange,
+  least,
+  most,
+  whole,
+  usual,
+  help,
+  fault: found,
+}: NumberInputProps) {
   const [typed, setTyped] = useState(value === undefined ? '' : String(value));
   const [known, setKnown] = useState(value);
   const [misread, setFault] = useState<string>();

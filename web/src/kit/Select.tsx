@@ -3,7 +3,6 @@ import { Button, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, Sel
 import styled from 'styled-components';
 import { dropItem, dropList } from './drop-list';
 import { boxed, FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Trigger = styled(Button)`
   ${boxed}
@@ -34,9 +33,7 @@ export interface SelectProps<V extends string> {
 }
 
 /** One of many, from a list that opens. */
-export const Select = steady(OpeningList) as typeof OpeningList;
-
-function OpeningList<V extends string>({
+export function Select<V extends string>({
   label,
   hideLabel,
   value,

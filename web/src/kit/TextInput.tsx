@@ -2,7 +2,6 @@ import { Input, Label, TextArea, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldFoot } from './FieldFoot';
 import { boxed, FieldLabel } from './fields';
-import { steady } from './steady';
 
 const Box = styled(Input)`
   ${boxed}
@@ -33,9 +32,7 @@ export interface TextInputProps {
 }
 
 /** A labelled place to type, with help and a fault under it. */
-export const TextInput = steady(TypedText);
-
-function TypedText(props: TextInputProps) {
+export function TextInput(props: TextInputProps) {
   const { label, value, onChange, help, fault, lines, type = 'text', maxLength, autoFocus, className } = props;
   return (
     <TextField

@@ -91,7 +91,7 @@ function OneMeasurement({ measurement, onLook }: { readonly measurement: Measure
   const doubts = logDoubts(measurement, rules);
   const set = useSet();
   const { kind, phases } = measurement;
-  const path = ['measurements', measurement.id];
+  const path = ['measurements', measurement.id] as const;
   const isLog = kind === 'logger' || kind === 'half-hourly';
   const on = (id: string): string => (phases.length > 1 ? `, ${id}` : '');
   return (
@@ -119,7 +119,6 @@ function OneMeasurement({ measurement, onLook }: { readonly measurement: Measure
               path={[...path, 'doubtsSettled']}
               label="How was that settled?"
               help="For example: compared with the clamp at the meter, 7.2 A on both."
-              maxLength={500}
             />
           )}
           {phases.map(({ id, mean1A, mean10A, mean30A, onceAYearA, peakA }) => (
@@ -134,20 +133,9 @@ function OneMeasurement({ measurement, onLook }: { readonly measurement: Measure
         <>
           <FieldGrid>
             {phases.map(({ id }) => (
-              <BoundNumber
-                key={id}
-                path={[...path, 'phases', id, 'peakA']}
-                label={`${NAMES[kind]}${on(id)}`}
-                unit="A"
-                least={0}
-                most={5000}
-              />
+              <BoundNumber key={id} path={[...path, 'phases', id, 'peakA']} label={`${NAMES[kind]}${on(id)}`} />
             ))}
-            <BoundText
-              path={[...path, 'note']}
-              label={kind === 'spot' ? 'What was running' : 'Which loads were on'}
-              maxLength={1000}
-            />
+            <BoundText path={[...path, 'note']} label={kind === 'spot' ? 'What was running' : 'Which loads were on'} />
           </FieldGrid>
           <span className="quiet">
             {[measurement.takenBy, takenWords(measurement.takenAt)].filter(Boolean).join(', ')}

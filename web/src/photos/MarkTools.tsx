@@ -1,5 +1,4 @@
 import type { Photo, PhotoMark } from '@keen-gauge/core/survey/photo';
-import type { Value } from '@keen-gauge/core/record/changes';
 import { Circle, MoveUpLeft, Trash2, Type } from 'lucide-react';
 import { useState } from 'react';
 import { ToggleButton } from 'react-aria-components';
@@ -65,7 +64,7 @@ export function MarkTools({
 }) {
   const set = useSet();
   const [words, setWords] = useState('');
-  const path = ['photos', photo.id, 'marks'];
+  const path = ['photos', photo.id, 'marks'] as const;
   const middle = (mark: Omit<PhotoMark, 'id' | 'x' | 'y'>): void => {
     const [id, at] = [freshId('mark'), { x: 0.5, y: 0.5 }];
     const to = mark.kind === 'text' ? {} : reach(mark.kind, at, at);
@@ -125,7 +124,7 @@ export function MarkTools({
               const move = MOVES[event.key];
               if (!move) return;
               event.preventDefault();
-              set([...path, mark.id], moved(mark, move) as unknown as Value);
+              set([...path, mark.id], moved(mark, move));
             }}
           >
             {NAMES[mark.kind]} {mark.text}

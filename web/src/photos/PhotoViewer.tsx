@@ -4,6 +4,7 @@ import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from '../kit/Button';
 import { Select } from '../kit/Select';
+import { setting } from '../survey/survey-store';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 import { BoundText } from '../stations/bound';
 import { MarkTools, type Tool } from './MarkTools';
@@ -81,7 +82,7 @@ export function PhotoViewer({
   readonly onGo: (id: string) => void;
   readonly onClose: () => void;
 }) {
-  const { survey } = useSurvey();
+  const { survey, store } = useSurvey();
   const set = useSet();
   const [zoom, setZoom] = useState(0);
   const [tool, setTool] = useState<Tool>(null);
@@ -158,7 +159,7 @@ export function PhotoViewer({
                 <MarkSheet key={photo.id} photo={photo} zoom={ZOOMS[zoom] ?? 1} tool={tool} onMarked={setTool} />
               </Stage>
               <Side>
-                <BoundText path={['photos', photo.id, 'caption']} label="Caption" maxLength={300} />
+                <BoundText path={['photos', photo.id, 'caption']} label="Caption" />
                 <Select
                   label="What it shows"
                   value={options.find(({ value }) => value === subjectKey(photo))?.value}
@@ -166,8 +167,10 @@ export function PhotoViewer({
                   options={options}
                   onChange={(value) => {
                     const chosen = options.find((option) => option.value === value);
-                    set(['photos', photo.id, 'subject'], chosen?.subject);
-                    set(['photos', photo.id, 'subjectId'], chosen?.subjectId);
+                    store.setAll(
+                      setting(['photos', photo.id, 'subject'], chosen?.subject),
+                      setting(['photos', photo.id, 'subjectId'], chosen?.subjectId),
+                    );
                   }}
                 />
                 <p className="quiet">

@@ -47,7 +47,7 @@ export function ReadingRow({
     setTyped(shown);
   }
   const read = readReading(typed);
-  const path = ['readings', reading.id];
+  const path = ['readings', reading.id] as const;
   const unlikely = assessment.findings.find(
     ({ id, subjectId }) => id === 'reading-unlikely' && subjectId === reading.id,
   );
@@ -100,7 +100,7 @@ export function ReadingRow({
           else change({ instrument: instrumentName(instrument) }, ['calibrationDue']);
         }}
       />
-      <BoundText path={[...path, 'note']} label="Note" maxLength={500} />
+      <BoundText path={[...path, 'note']} label="Note" />
       <BareButton
         aria-label={`Remove the reading ${form.name} ${readingText(reading)}`}
         style={{ alignSelf: 'center' }}

@@ -18,7 +18,7 @@ export function CheckAnswer({
   const set = useSet();
   const node = survey.supply.nodes.find(({ id }) => id === nodeId);
   const answered = node?.checks?.find(({ id }) => id === check);
-  const path = ['supply', 'nodes', nodeId, 'checks', check];
+  const path = ['supply', 'nodes', nodeId, 'checks', check] as const;
   return (
     <div>
       <LookChoice
@@ -47,7 +47,7 @@ export function CheckAnswer({
       )}
       {answered?.answer !== undefined && answered.answer !== 'fine' && (
         <div style={{ marginTop: '0.4rem' }}>
-          <BoundText path={[...path, 'note']} label="In words" maxLength={500} />
+          <BoundText path={[...path, 'note']} label="In words" />
         </div>
       )}
     </div>

@@ -1,17 +1,19 @@
-import { jsonPath, valueAt, type Path, type Value } from '@keen-gauge/core/record/changes';
-import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { Value } from '@keen-gauge/core/record/changes';
+import type { Place, TextPlace } from '@keen-gauge/core/survey/schema/field-path';
+import { specAt } from '@keen-gauge/core/survey/schema/survey-schema';
 import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { AnswerRow } from '../kit/AnswerRow';
 import { Choice, type ChoiceOption } from '../kit/Choice';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
 import { Select } from '../kit/Select';
 import { TextInput, type TextInputProps } from '../kit/TextInput';
-import { useSet, useSurvey } from '../survey/SurveyContext';
+import { useStore } from '../survey/SurveyContext';
+import { useFault, useField } from '../survey/use-field';
 
-/** Controls bound to a field of the survey by its path. */
+/** Controls bound to a field of the survey by its place, which the compiler checks; unit, bounds and length are the schema's. */
 
 /** Marks where a field of the survey is answered, so that a link can lead to it; takes no room of its own. */
-export function At({ path, children }: { readonly path: Path; readonly children: React.ReactNode }) {
+export function At({ path, children }: { readonly path: readonly string[]; readonly children: React.ReactNode }) {
   return (
     <div data-field={path.join('.')} style={{ display: 'contents' }}>
       {children}
@@ -19,50 +21,54 @@ export function At({ path, children }: { readonly path: Path; readonly children:
   );
 }
 
-/** What the server found wrong with the field at a path, in a sentence. */
-function useFault(path: Path): string | undefined {
-  const { survey, state } = useSurvey();
-  const at = jsonPath(survey as unknown as Value, path);
-  const found = state.faults.find((fault) => fault.path === at);
-  return found && `It ${found.wrong}; ${found.expected} is expected.`;
-}
-
-function valueOf(survey: Survey, path: Path): Value | undefined {
-  return valueAt(survey as unknown as Value, path);
-}
-
-export function BoundText({ path, ...rest }: { readonly path: Path } & Omit<TextInputProps, 'value' | 'onChange'>) {
-  const { survey } = useSurvey();
-  const set = useSet();
+export function BoundText({
+  path,
+  ...rest
+}: { readonly path: TextPlace } & Omit<TextInputProps, 'value' | 'onChange' | 'maxLength'>) {
+  const store = useStore();
   const refused = useFault(path);
-  const value = valueOf(survey, path);
+  const value: unknown = useField(path);
+  const spec = specAt(path);
   return (
     <At path={path}>
       <TextInput
         {...rest}
+        {...(spec?.kind === 'text' ? { maxLength: spec.longest } : {})}
         fault={rest.fault ?? refused}
         value={typeof value === 'string' ? value : ''}
         onChange={(next) => {
-          set(path, next);
+          store.set(path, next === '' ? undefined : next);
         }}
       />
     </At>
   );
 }
 
-export function BoundNumber({ path, ...rest }: { readonly path: Path } & Omit<NumberInputProps, 'value' | 'onChange'>) {
-  const { survey } = useSurvey();
-  const set = useSet();
+export function BoundNumber({
+  path,
+  ...rest
+}: { readonly path: Place<number> } & Omit<
+  NumberInputProps,
+  'value' | 'onChange' | 'unit' | 'least' | 'most' | 'whole'
+>) {
+  const store = useStore();
   const refused = useFault(path);
-  const value = valueOf(survey, path);
+  const value: unknown = useField(path);
+  const spec = specAt(path);
+  if (spec?.kind !== 'number') throw new Error(`${path.join('.')} holds no number`);
+  const { unit, least, most, whole } = spec;
   return (
     <At path={path}>
       <NumberInput
         {...rest}
+        unit={unit}
+        least={least}
+        most={most}
+        whole={whole}
         fault={refused}
         value={typeof value === 'number' ? value : undefined}
         onChange={(next) => {
-          set(path, next);
+          store.set(path, next);
         }}
       />
     </At>
@@ -74,15 +80,14 @@ export function BoundChoice<V extends string>({
   options,
   ...rest
 }: {
-  readonly path: Path;
+  readonly path: Place<string>;
   readonly label: string;
   readonly help?: string;
   readonly tile?: string;
   readonly options: readonly ChoiceOption<V>[];
 }) {
-  const { survey } = useSurvey();
-  const set = useSet();
-  const value = valueOf(survey, path);
+  const store = useStore();
+  const value: unknown = useField(path);
   return (
     <At path={path}>
       <Choice
@@ -90,7 +95,7 @@ export function BoundChoice<V extends string>({
         options={options}
         value={options.find((option) => option.value === value)?.value}
         onChange={(next) => {
-          set(path, next);
+          store.set(path, next);
         }}
       />
     </At>
@@ -103,13 +108,12 @@ export function BoundSelect<V extends string>({
   label,
   options,
 }: {
-  readonly path: Path;
+  readonly path: Place<string>;
   readonly label: string;
   readonly options: readonly { readonly value: V; readonly label: string }[];
 }) {
-  const { survey } = useSurvey();
-  const set = useSet();
-  const value = valueOf(survey, path);
+  const store = useStore();
+  const value: unknown = useField(path);
   return (
     <At path={path}>
       <Select
@@ -117,7 +121,7 @@ export function BoundSelect<V extends string>({
         value={options.find((option) => option.value === value)?.value}
         options={options}
         onChange={(next) => {
-          set(path, next);
+          store.set(path, next);
         }}
       />
     </At>
@@ -136,13 +140,12 @@ export function BoundAnswer({
   label,
   help,
 }: {
-  readonly path: Path;
+  readonly path: Place<Answer>;
   readonly label: string;
   readonly help?: string;
 }) {
-  const { survey } = useSurvey();
-  const set = useSet();
-  const value = valueOf(survey, path);
+  const store = useStore();
+  const value: unknown = useField(path);
   return (
     <At path={path}>
       <AnswerRow
@@ -151,7 +154,7 @@ export function BoundAnswer({
         value={YES_NO.find((option) => option.value === value)?.value}
         options={YES_NO}
         onChange={(next) => {
-          set(path, next);
+          store.set(path, next);
         }}
       />
     </At>
@@ -166,15 +169,14 @@ export function BoundCode<T extends number | boolean>({
   help,
   tile = '10.5rem',
 }: {
-  readonly path: Path;
+  readonly path: Place<number | boolean>;
   readonly label: string;
   readonly codes: readonly { readonly value: T; readonly label: string; readonly note?: string }[];
   readonly help?: string;
   readonly tile?: string;
 }) {
-  const { survey } = useSurvey();
-  const set = useSet();
-  const value = valueOf(survey, path);
+  const store = useStore();
+  const value: unknown = useField(path);
   return (
     <At path={path}>
       <Choice
@@ -184,7 +186,7 @@ export function BoundCode<T extends number | boolean>({
         value={codes.find((code) => code.value === value)?.value.toString()}
         options={codes.map((code) => ({ ...code, value: String(code.value) }))}
         onChange={(next) => {
-          set(path, codes.find((code) => String(code.value) === next)?.value);
+          store.set(path, codes.find((code) => String(code.value) === next)?.value);
         }}
       />
     </At>
@@ -192,12 +194,13 @@ export function BoundCode<T extends number | boolean>({
 }
 
 /** Sets a field of a member of a list, which is added where it is not there yet. */
-export function useSetMember(list: Path, id: string): (field: string, value: Value | undefined) => void {
-  const { survey } = useSurvey();
-  const set = useSet();
+export function useSetMember<const P extends Place<readonly { id: string }[]>>(
+  list: P,
+  id: string,
+): (field: string, value: Value | undefined) => void {
+  const store = useStore();
   return (field, value) => {
-    if (valueOf(survey, [...list, id]) !== undefined) set([...list, id, field], value);
-    else if (value !== undefined) set([...list, id], { id, [field]: value });
+    store.setMember(list, id, field, value);
   };
 }
 

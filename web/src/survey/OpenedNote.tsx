@@ -1,4 +1,4 @@
-import { fieldPath } from '@keen-gauge/core/field-path';
+import { settlingPath } from '@keen-gauge/core/settling-path';
 import { questionKey } from '@keen-gauge/core/questions/question';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -28,7 +28,7 @@ export function OpenedNote({ station }: { readonly station: string }) {
           {opened.slice(0, MOST_SHOWN).map((each) => (
             <div key={questionKey(each)}>
               {each.title}{' '}
-              <Link to={fieldUrl(job.id, each.station, fieldPath(each))}>{STATION_NAMES[each.station]}</Link>
+              <Link to={fieldUrl(job.id, each.station, settlingPath(each))}>{STATION_NAMES[each.station]}</Link>
             </div>
           ))}
           {more > 0 && <Link to={`/jobs/${job.id}/to-look`}>{more} more to look at</Link>}

@@ -1,6 +1,6 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import type { Path, Value } from '@keen-gauge/core/record/changes';
 import type { Rules } from '@keen-gauge/core/rules/rules';
+import type { Place, ValueAt } from '@keen-gauge/core/survey/schema/field-path';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { createContext, useContext } from 'react';
 import type { Job } from '../api/jobs';
@@ -21,19 +21,40 @@ export interface SurveyAtHand {
 }
 
 const Context = createContext<SurveyAtHand | null>(null);
+/** The store alone, which stays the same from key to key: what reads one field is not drawn anew for all the others. */
+const StoreContext = createContext<SurveyStore | null>(null);
 
-export const SurveyProvider = Context.Provider;
+export function SurveyProvider({
+  value,
+  children,
+}: {
+  readonly value: SurveyAtHand;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <StoreContext value={value.store}>
+      <Context value={value}>{children}</Context>
+    </StoreContext>
+  );
+}
 
-/** The survey being worked on; only below a survey page. */
+/** The survey being worked on, whole, and everything reckoned from it; only below a survey page. Drawn anew on every change of either. */
 export function useSurvey(): SurveyAtHand {
   const found = useContext(Context);
   if (!found) throw new Error('useSurvey outside a survey page');
   return found;
 }
 
+/** Where the survey being worked on is kept; stays the same while it changes. */
+export function useStore(): SurveyStore {
+  const found = useContext(StoreContext);
+  if (!found) throw new Error('useStore outside a survey page');
+  return found;
+}
+
 /** Setting one field of the survey; undefined, or an empty text, makes it not known. */
-export function useSet(): (path: Path, value: Value | undefined) => void {
-  const { store } = useSurvey();
+export function useSet(): <const P extends Place>(path: P, value: ValueAt<P> | undefined) => void {
+  const store = useStore();
   return (path, value) => {
     store.set(path, value === '' ? undefined : value);
   };

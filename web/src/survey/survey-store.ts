@@ -10,6 +10,7 @@ import {
   type Value,
 } from '@keen-gauge/core/record/changes';
 import { confirmedByEdit } from '@keen-gauge/core/survey/assumed';
+import type { Place, ValueAt } from '@keen-gauge/core/survey/schema/field-path';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { FieldFault } from '../api/client';
 import type { Head, Saved } from '../api/surveys';
@@ -146,17 +147,21 @@ export class SurveyStore {
   }
 
   /** Sets one field; undefined makes it not known. A part or list the field belongs in is made where there is none. */
-  set(at: Path, to: Value | undefined): void {
-    const { path, value } = placed(asValue(this.state.survey), at, to);
-    const current = valueAt(asValue(this.state.survey), path);
-    if (same(current, value)) return;
-    const change: Change = {
-      kind: 'set',
-      path,
-      ...(current === undefined ? {} : { from: current }),
-      ...(value === undefined ? {} : { to: value }),
-    };
-    this.edit(confirmedByEdit(asSurvey(apply(asValue(this.state.survey), [change]).document), at));
+  set<const P extends Place>(at: P, to: ValueAt<P> | undefined): void {
+    this.setAll(setting(at, to));
+  }
+
+  /** Sets several fields as one step of undo. */
+  setAll(...settings: readonly Setting[]): void {
+    this.edit(settings.reduce((survey, { path, value }) => withField(survey, path, value), this.state.survey));
+  }
+
+  /** Sets a field of a member of a list, which is added where it is not there yet. */
+  setMember(list: Place, id: string, field: string, value: Value | undefined): void {
+    const member = [...list, id];
+    const isThere = valueAt(asValue(this.state.survey), member) !== undefined;
+    if (isThere) this.setAll({ path: [...member, field], value });
+    else if (value !== undefined) this.setAll({ path: member, value: { id, [field]: value } });
   }
 
   /** Makes the survey what it should become, as one step of undo. */
@@ -229,7 +234,10 @@ export class SurveyStore {
   settle(conflict: Conflict, keepMine: boolean): void {
     const conflicts = this.state.conflicts.filter((each) => each !== conflict);
     this.state = { ...this.state, conflicts };
-    if (keepMine && conflict.change.kind === 'set') this.set(conflict.change.path, conflict.change.to);
+    if (keepMine && conflict.change.kind === 'set') {
+      const { path, to } = conflict.change;
+      this.setAll({ path, value: to });
+    }
     this.tell();
   }
 
@@ -376,6 +384,31 @@ export class SurveyStore {
     this.state = { ...this.state, head, survey: asSurvey(made.document), conflicts };
     this.tell();
   }
+}
+
+/** What a field is to become; undefined, not known. */
+export interface Setting {
+  readonly path: Path;
+  readonly value: Value | undefined;
+}
+
+/** One field of several that are set together. */
+export function setting<const P extends Place>(path: P, value: ValueAt<P> | undefined): Setting {
+  return { path, value: value as Value | undefined };
+}
+
+/** The survey with one field set, parts and lists it belongs in made where there are none. */
+function withField(survey: Survey, at: Path, to: Value | undefined): Survey {
+  const { path, value } = placed(asValue(survey), at, to);
+  const current = valueAt(asValue(survey), path);
+  if (same(current, value)) return survey;
+  const change: Change = {
+    kind: 'set',
+    path,
+    ...(current === undefined ? {} : { from: current }),
+    ...(value === undefined ? {} : { to: value }),
+  };
+  return confirmedByEdit(asSurvey(apply(asValue(survey), [change]).document), at);
 }
 
 const isUnanswered = (outcome: Outcome): outcome is Unanswered =>

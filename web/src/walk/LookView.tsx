@@ -1,4 +1,4 @@
-import { fieldPath } from '@keen-gauge/core/field-path';
+import { settlingPath } from '@keen-gauge/core/settling-path';
 import { lookList } from '@keen-gauge/core/look-list';
 import { questionKey } from '@keen-gauge/core/questions/question';
 import { Printer } from 'lucide-react';
@@ -71,7 +71,7 @@ export function LookView() {
                   <div className="quiet">
                     {question.remedy} {question.why}
                     {question.photo !== undefined && ` Photograph: ${question.photo}.`}{' '}
-                    <Link className="no-print" to={fieldUrl(job.id, question.station, fieldPath(question))}>
+                    <Link className="no-print" to={fieldUrl(job.id, question.station, settlingPath(question))}>
                       {STATION_NAMES[question.station]}
                     </Link>
                   </div>

@@ -1,5 +1,5 @@
 import type { AskOf } from '../../finding';
-import type { FieldOf } from '../../survey/field-of';
+import type { FieldPath } from '../../survey/schema/field-path';
 import type { Standing } from '../../grounds/verdict-ids';
 import type { Rules } from '../../rules/rules';
 import type { Survey } from '../../survey/survey';
@@ -30,7 +30,7 @@ export type CheckVerdict =
       readonly state: 'not-known';
       readonly says: string;
       readonly remedy: string;
-      readonly field?: FieldOf;
+      readonly field?: FieldPath;
       /** A size, length or rating decides it: looking and finding it fine does not settle it, recording that does. */
       readonly needsFigure?: boolean;
     };

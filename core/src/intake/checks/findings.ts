@@ -1,5 +1,5 @@
 import type { Statement } from '../../finding';
-import type { FieldOf } from '../../survey/field-of';
+import type { FieldPath } from '../../survey/schema/field-path';
 import type { NodeCheck } from '../../survey/supply';
 import type { Check } from '../../survey/words/words';
 import { nodeOf } from '../../tree/sets-below';
@@ -105,7 +105,7 @@ export interface OpenCheck {
   readonly nodeId: string;
   readonly title: string;
   readonly remedy: string;
-  readonly field: FieldOf | undefined;
+  readonly field: FieldPath | undefined;
   /** Only a size, a length or a rating settles it. */
   readonly needsFigure: boolean;
   /** The new equipment's current passes here. */

@@ -1,52 +1,51 @@
 import type { Fault } from './plain';
-import type { Survey } from '../survey';
+import { fieldsOf, type FieldSpec, type Model } from '../schema/field-spec';
+import { Survey } from '../survey';
 
 /** Faults between parts of a survey whose fields are each well-formed: repeated ids, links to nowhere, circles. */
 export function linkFaults(survey: Survey): Fault[] {
   const nodeIds = new Set(survey.supply.nodes.map((node) => node.id));
   return [
-    ...repeatedIds('$.supply.nodes', survey.supply.nodes),
-    ...repeatedIds('$.loads', survey.loads),
-    ...repeatedIds('$.proposals', survey.proposals),
-    ...repeatedIds('$.generation', survey.generation ?? []),
-    ...repeatedIds('$.trials', survey.trials ?? []),
-    ...repeatedIds('$.intake.faults', survey.intake.faults),
-    ...repeatedIds('$.readings', survey.readings),
-    ...repeatedIds('$.photos', survey.photos),
-    ...repeatedIds('$.measurements', survey.measurements),
-    ...survey.measurements.flatMap(({ phases }, index) => repeatedIds(`$.measurements[${index}].phases`, phases)),
-    ...repeatedIds('$.intake.looks', survey.intake.looks ?? []),
-    ...repeatedIds('$.intake.loop.signs', survey.intake.loop.signs ?? []),
-    ...repeatedIds('$.earthing.signs', survey.earthing.signs ?? []),
-    ...repeatedIds('$.earthing.services', survey.earthing.services ?? []),
-    ...survey.proposals.flatMap(({ circuit }, index) =>
-      repeatedIds(`$.proposals[${index}].circuit.segments`, circuit?.segments ?? []),
-    ),
-    ...survey.supply.nodes.flatMap(({ checks }, index) =>
-      checks ? repeatedIds(`$.supply.nodes[${index}].checks`, checks) : [],
-    ),
-    ...survey.photos.flatMap(({ marks }, index) => (marks ? repeatedIds(`$.photos[${index}].marks`, marks) : [])),
+    ...faultsWithin(Survey, survey, '$', { 'supply.nodes': nodeIds }),
     ...sharedIds(survey),
     ...treeFaults(survey, nodeIds),
-    ...survey.loads.flatMap((load, index) => [
-      ...danglingFault(`$.loads[${index}].nodeId`, load.nodeId, nodeIds),
-      ...sizeFaults(`$.loads[${index}]`, load),
-    ]),
-    ...survey.readings.flatMap(({ nodeId }, index) => danglingFault(`$.readings[${index}].nodeId`, nodeId, nodeIds)),
-    // A reading of equipment that has gone stays a reading: nothing measured is thrown away with it.
-    ...(survey.generation ?? []).flatMap(({ nodeId }, index) =>
-      danglingFault(`$.generation[${index}].nodeId`, nodeId, nodeIds),
-    ),
-    ...survey.proposals.flatMap((proposal, index) => [
-      ...danglingFault(`$.proposals[${index}].nodeId`, proposal.nodeId, nodeIds),
-      ...danglingFault(`$.proposals[${index}].limiter.clampNodeId`, proposal.limiter.clampNodeId, nodeIds),
-      ...repeatedIds(`$.proposals[${index}].limiter.test.overLink`, proposal.limiter.test?.overLink ?? []),
-      ...repeatedIds(`$.proposals[${index}].limiter.moreClamps`, proposal.limiter.moreClamps ?? []),
-      ...(proposal.limiter.moreClamps ?? []).flatMap(({ nodeId }, at) =>
-        danglingFault(`$.proposals[${index}].limiter.moreClamps[${at}].nodeId`, nodeId, nodeIds),
-      ),
-    ]),
+    ...survey.loads.flatMap((load, index) => sizeFaults(`$.loads[${index}]`, load)),
   ];
+}
+
+/** Ids given twice in any list of a part, and references to members that are not there, by what the models say of each field. */
+function faultsWithin(model: Model, part: object, path: string, known: Known): Fault[] {
+  return linkedFields(model).flatMap(([name, spec]) => {
+    const held = (part as Readonly<Record<string, unknown>>)[name];
+    const at = `${path}.${name}`;
+    if (held === undefined) return [];
+    if (spec.kind === 'reference')
+      return danglingFault(at, held as string, spec.to === undefined ? undefined : known[spec.to]);
+    if (spec.kind === 'part') return faultsWithin(spec.of(), held as object, at, known);
+    if (spec.kind !== 'list') return [];
+    const members = held as readonly { readonly id: string }[];
+    return [
+      ...repeatedIds(at, members),
+      ...members.flatMap((member, index) => faultsWithin(spec.of(), member, `${at}[${index}]`, known)),
+    ];
+  });
+}
+
+type Known = Readonly<Record<string, ReadonlySet<string>>>;
+
+const LINKED = new Map<Model, readonly (readonly [string, FieldSpec])[]>();
+
+/** The fields of a model that links can be wrong in: references, lists, and parts with any of them. */
+function linkedFields(model: Model): readonly (readonly [string, FieldSpec])[] {
+  const known = LINKED.get(model);
+  if (known) return known;
+  const found = [...fieldsOf(model)].filter(([, spec]) =>
+    spec.kind === 'part'
+      ? linkedFields(spec.of()).length > 0
+      : spec.kind === 'list' || (spec.kind === 'reference' && spec.to !== undefined),
+  );
+  LINKED.set(model, found);
+  return found;
 }
 
 function repeatedIds(path: string, items: readonly { id: string }[]): Fault[] {
@@ -69,8 +68,8 @@ function sharedIds({ loads, proposals }: Survey): Fault[] {
   );
 }
 
-function danglingFault(path: string, id: string | undefined, known: ReadonlySet<string>): Fault[] {
-  if (id === undefined || known.has(id)) return [];
+function danglingFault(path: string, id: string, known: ReadonlySet<string> | undefined): Fault[] {
+  if (known === undefined || known.has(id)) return [];
   return [{ path, wrong: `"${id}" is not a node of the supply`, expected: 'the id of a node in $.supply.nodes' }];
 }
 
@@ -93,7 +92,8 @@ function treeFaults(survey: Survey, known: ReadonlySet<string>): Fault[] {
           ]
         : [];
     }
-    if (!known.has(node.fedFrom)) return danglingFault(path, node.fedFrom, known);
+    // A feeder that is not there is told with the other references.
+    if (!known.has(node.fedFrom)) return [];
     return circles(node.id, feeder)
       ? [{ path, wrong: 'leads round in a circle', expected: 'a way back to the street' }]
       : [];

@@ -1,11 +1,9 @@
 import { linkFaults } from './links';
 import { isObject } from './plain';
 import { readSurvey, type SurveyRead } from './read';
+import { fieldsOf, type Model } from '../schema/field-spec';
 import { Survey } from '../survey';
 import { validated } from './validated';
-
-/** Parts of a survey that hold a list of members beside their own fields. */
-const LIST_WITHIN: Readonly<Record<string, string>> = { supply: 'nodes', intake: 'faults' };
 
 /**
  * As `readSurvey`, for a document made out of a survey that has been read before: only what is not the very same value as in that one is checked
@@ -15,28 +13,32 @@ const LIST_WITHIN: Readonly<Record<string, string>> = { supply: 'nodes', intake:
 export function readEdited(document: unknown, before: Survey): SurveyRead {
   if (!isObject(document) || document['format'] !== before.format || document['version'] !== before.version)
     return readSurvey(document);
-  const known = before as unknown as Record<string, unknown>;
-  const changed = Object.keys(document).filter((key) => document[key] !== known[key]);
-  const sparse = Object.fromEntries(changed.map((key) => [key, whatChanged(key, document[key], known[key])]));
+  const sparse = newWithin(Survey, document, before as unknown as Fields);
   const { format, version } = before;
   const made = validated(Survey, { ...sparse, format, version });
   // Faults are rare: the whole document is then read once more, for paths that count from its own start.
   if ('faults' in made) return readSurvey(document);
-  const survey = new Survey() as unknown as Record<string, unknown>;
-  for (const key of Object.keys(document))
-    survey[key] = Object.hasOwn(sparse, key)
-      ? putTogether(key, document[key], sparse[key], made.value[key as keyof Survey])
-      : document[key];
-  const read = survey as unknown as Survey;
-  return linkFaults(read).length > 0 ? readSurvey(document) : { survey: read };
+  const survey = new Survey();
+  for (const [key, value] of Object.entries(together(Survey, document, sparse, made.value as unknown as Fields)))
+    Object.assign(survey, { [key]: value });
+  return linkFaults(survey).length > 0 ? readSurvey(document) : { survey };
 }
 
-/** What of a part has to be checked: of a list the members that are new, of anything else all of it. */
-function whatChanged(key: string, now: unknown, before: unknown): unknown {
-  const list = LIST_WITHIN[key];
-  if (list !== undefined && isObject(now) && isObject(before) && Object.hasOwn(now, list))
-    return { ...now, [list]: newMembers(now[list], before[list]) };
-  return newMembers(now, before);
+type Fields = Readonly<Record<string, unknown>>;
+
+/** What of a part has to be checked: its parts and lists that are not the very same as before, and of those only what is new in them. */
+function newWithin(model: Model, now: Fields, before: Fields): Fields {
+  const specs = fieldsOf(model);
+  return Object.fromEntries(
+    Object.entries(now).flatMap(([key, value]) => {
+      const spec = specs.get(key);
+      if (spec?.kind !== 'part' && spec?.kind !== 'list') return [[key, value]];
+      const was = before[key];
+      if (value === was) return [];
+      if (spec.kind === 'list') return [[key, newMembers(value, was)]];
+      return [[key, isObject(value) && isObject(was) ? newWithin(spec.of(), value, was) : value]];
+    }),
+  );
 }
 
 /** The members of a list that were not in it before; all of them where it has grown, since how long it may be is checked by its length. */
@@ -46,12 +48,19 @@ function newMembers(now: unknown, before: unknown): unknown {
   return now.filter((member) => !known.has(member));
 }
 
-/** A part as it was read: what was checked as its model made it, the rest as it was. */
-function putTogether(key: string, document: unknown, checked: unknown, read: unknown): unknown {
-  const list = LIST_WITHIN[key];
-  if (list !== undefined && isObject(document) && isObject(checked) && isObject(read) && Object.hasOwn(document, list))
-    return Object.assign(read, { [list]: membersTogether(document[list], checked[list], read[list]) });
-  return membersTogether(document, checked, read);
+/** A part put together: what was checked as its model made it, the rest as it was. */
+function together(model: Model, document: Fields, checked: Fields, read: Fields): Fields {
+  const specs = fieldsOf(model);
+  return Object.fromEntries(
+    Object.entries(document).map(([key, value]) => {
+      const [was, made] = [checked[key], read[key]];
+      if (!Object.hasOwn(checked, key)) return [key, value];
+      const spec = specs.get(key);
+      if (spec?.kind === 'list') return [key, membersTogether(value, was, made)];
+      const isPart = spec?.kind === 'part' && isObject(value) && isObject(was) && isObject(made);
+      return [key, isPart ? Object.assign(made, together(spec.of(), value, was, made)) : made];
+    }),
+  );
 }
 
 function membersTogether(document: unknown, checked: unknown, read: unknown): unknown {

@@ -49,7 +49,7 @@ export function CommissionedPanel() {
       )}
       {problem !== null && <Notice kind="act" title={problem} />}
       <FieldGrid>
-        <BoundText path={['after', 'certificateNumber']} label="Certificate number" maxLength={60} />
+        <BoundText path={['after', 'certificateNumber']} label="Certificate number" />
         <BoundText path={['after', 'nextInspectionOn']} label="Next inspection on" type="date" />
       </FieldGrid>
     </Panel>

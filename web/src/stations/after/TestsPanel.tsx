@@ -20,7 +20,7 @@ export function TestsPanel({ proposal }: { readonly proposal: Proposal }) {
   const name = equipmentName(proposal);
   const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
   const tests = judgeTests(survey, circuit, proposal, rules);
-  const path = ['proposals', proposal.id, 'tested'];
+  const path = ['proposals', proposal.id, 'tested'] as const;
   return (
     <section aria-label={`Tests of ${name}`} style={{ display: 'grid', gap: '0.9rem' }}>
       <Panel>

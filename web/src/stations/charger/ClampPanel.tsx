@@ -15,7 +15,7 @@ import { ClampPlace } from './ClampPlace';
 export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
   const { survey, assessment, rules } = useSurvey();
   const set = useSet();
-  const path = ['proposals', proposal.id, 'limiter'];
+  const path = ['proposals', proposal.id, 'limiter'] as const;
   const { limiter } = assessment.demand;
   const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
   const verdict = assessment.verdicts.find(({ id }) => id === 'limiter');
@@ -34,17 +34,11 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={[...path, 'setPointA']}
           label="Set-point"
-          unit="A"
-          least={0}
-          most={3000}
           help="Usually a margin below the fuse: clamps and meters err."
         />
         <BoundNumber
           path={[...path, 'failSafeA']}
           label="Fail-safe current"
-          unit="A"
-          least={0}
-          most={1000}
           usual={proposal.failSafesA ?? [0, 6, 10, 16]}
           help="What it drops to when the clamp or its link is lost; 0 stops it."
         />
@@ -70,13 +64,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
               set([...path, 'moreClamps', clamp.id, 'nodeId'], next);
             }}
           />
-          <BoundNumber
-            path={[...path, 'moreClamps', clamp.id, 'setPointA']}
-            label={`Set-point of clamp ${at + 2}`}
-            unit="A"
-            least={0}
-            most={3000}
-          />
+          <BoundNumber path={[...path, 'moreClamps', clamp.id, 'setPointA']} label={`Set-point of clamp ${at + 2}`} />
         </Stack>
       ))}
       <div>
@@ -134,12 +122,12 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
 function Suggestions({ bounds, proposal }: { readonly bounds: SettingBounds; readonly proposal: Proposal }) {
   const { rules } = useSurvey();
   const set = useSet();
-  const path = ['proposals', proposal.id, 'limiter'];
+  const path = ['proposals', proposal.id, 'limiter'] as const;
   const { setPointA, setBy, withMarginA, withMarginPercentA, withErrorA, failSafeA, failSafeBy } = bounds;
   const { amperes, percent } = rules.setPointMargin.value;
   const step =
     failSafeA === null ? null : stepAtMost(failSafeA, proposal.failSafesA ?? [...settingsOf(proposal, rules), 0]);
-  const take = (field: string, value: number, words: string) => (
+  const take = (field: 'setPointA' | 'failSafeA', value: number, words: string) => (
     <Button
       onPress={() => {
         set([...path, field], value);

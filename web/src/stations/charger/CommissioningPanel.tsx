@@ -16,7 +16,8 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { PhotoStrip } from '../../photos/PhotoStrip';
-import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { setting } from '../../survey/survey-store';
+import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundText, useSetMember } from '../bound';
 import { LiveLink } from './LiveLink';
 import { useLiveLink, type Live } from './live-link';
@@ -24,10 +25,9 @@ import { useLiveLink, type Live } from './live-link';
 /** The record of commissioning a limiter: what was seen at each step, read over the link or typed, judged at once. */
 export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }) {
   const { survey, store, me, job } = useSurvey();
-  const set = useSet();
   const link = useLiveLink(proposal.id);
   const [wrong, setWrong] = useState<string | null>(null);
-  const path = ['proposals', proposal.id, 'limiter', 'test'];
+  const path = ['proposals', proposal.id, 'limiter', 'test'] as const;
   const { test } = proposal.limiter;
 
   /** Enters what was read for a step, as one change, with when and by whom. */
@@ -82,13 +82,10 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         at={1}
       >
         <FieldGrid>
-          <BoundNumber path={[...path, 'knownLoadA']} label="Known load switched on" unit="A" least={0} most={1000} />
+          <BoundNumber path={[...path, 'knownLoadA']} label="Known load switched on" />
           <BoundNumber
             path={[...path, 'readingRoseA']}
             label="The reading rose by"
-            unit="A"
-            least={-1000}
-            most={1000}
             help="Negative where it fell. The charger stopped or held still meanwhile."
           />
         </FieldGrid>
@@ -109,14 +106,8 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         at={2}
       >
         <FieldGrid>
-          <BoundNumber path={[...path, 'heldAtA']} label="The reading settled at" unit="A" least={0} most={3000} />
-          <BoundNumber
-            path={[...path, 'chargerThenA']}
-            label="The charger had gone down to"
-            unit="A"
-            least={0}
-            most={1000}
-          />
+          <BoundNumber path={[...path, 'heldAtA']} label="The reading settled at" />
+          <BoundNumber path={[...path, 'chargerThenA']} label="The charger had gone down to" />
         </FieldGrid>
         {ofFirst && (
           <TakeHeld
@@ -135,7 +126,7 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         at={3}
       >
         <FieldGrid>
-          <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" unit="A" least={0} most={1000} />
+          <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" />
         </FieldGrid>
         {ofFirst && (
           <TakePulled
@@ -154,8 +145,8 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         at={4}
       >
         <FieldGrid>
-          <BoundNumber path={[...path, 'setPointSetA']} label="Set-point as set" unit="A" least={0} most={3000} />
-          <BoundNumber path={[...path, 'failSafeSetA']} label="Fail-safe as set" unit="A" least={0} most={1000} />
+          <BoundNumber path={[...path, 'setPointSetA']} label="Set-point as set" />
+          <BoundNumber path={[...path, 'failSafeSetA']} label="Fail-safe as set" />
         </FieldGrid>
         {live && (
           <div>
@@ -168,14 +159,13 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         <span>
           Commissioned by <strong>{test?.doneBy ?? 'nobody yet'}</strong>
         </span>
-        <BoundText path={[...path, 'note']} label="Note" maxLength={500} />
+        <BoundText path={[...path, 'note']} label="Note" />
       </FieldGrid>
       <Row>
         <Button
           isDisabled={test?.doneAt !== undefined || me.role === 'office'}
           onPress={() => {
-            set([...path, 'doneBy'], me.name);
-            set([...path, 'doneAt'], new Date().toISOString());
+            store.setAll(setting([...path, 'doneBy'], me.name), setting([...path, 'doneAt'], new Date().toISOString()));
           }}
         >
           {test?.doneAt === undefined ? 'Done now, by me' : `Done ${new Date(test.doneAt).toLocaleString('en-GB')}`}

@@ -8,7 +8,7 @@ import { BoundText } from '../bound';
 /** What ends the panel of any new equipment: what it cannot run together with, and taking it out again. */
 export function EquipmentEnd({ proposal }: { readonly proposal: Proposal }) {
   const set = useSet();
-  const path = ['proposals', proposal.id];
+  const path = ['proposals', proposal.id] as const;
   return (
     <>
       <div style={{ maxWidth: '22rem' }}>
@@ -16,7 +16,6 @@ export function EquipmentEnd({ proposal }: { readonly proposal: Proposal }) {
           path={[...path, 'interlock']}
           label="Interlock"
           help="Loads with the same word cannot run together with it."
-          maxLength={40}
         />
       </div>
       <div>

@@ -8,19 +8,16 @@ import { placesToHang } from '../places';
 /** What any new equipment is: its name, plate, size, lines and where it hangs. */
 export function IdentityFields({ proposal }: { readonly proposal: Proposal }) {
   const { survey } = useSurvey();
-  const path = ['proposals', proposal.id];
+  const path = ['proposals', proposal.id] as const;
   const places = placesToHang(survey);
   return (
     <>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
-        <BoundText path={[...path, 'makeAndModel']} label="Make and model" help="As its plate says." maxLength={100} />
+        <BoundText path={[...path, 'label']} label="Name" />
+        <BoundText path={[...path, 'makeAndModel']} label="Make and model" help="As its plate says." />
         <BoundNumber
           path={[...path, 'ratedA']}
           label={isLoad(proposal) ? 'Rated current, each phase' : 'Rated output, each phase'}
-          unit="A"
-          least={1}
-          most={1000}
           usual={[16, 32]}
         />
         {places.length > 1 && <BoundSelect path={[...path, 'nodeId']} label="Fed from" options={places} />}

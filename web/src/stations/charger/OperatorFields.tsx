@@ -10,7 +10,7 @@ const LIMITS: readonly { readonly value: Harmonics; readonly label: string }[] =
 
 /** What operators ask about new equipment, each kind its own. */
 export function OperatorFields({ proposal }: { readonly proposal: Proposal }) {
-  const path = ['proposals', proposal.id];
+  const path = ['proposals', proposal.id] as const;
   const { kind } = proposal;
   const motor = kind === 'heat-pump';
   const heats = motor || kind === 'electric-heating';
@@ -19,15 +19,12 @@ export function OperatorFields({ proposal }: { readonly proposal: Proposal }) {
       <BoundAnswer path={[...path, 'typeTested']} label="On the type-tested register?" />
       <FieldGrid>
         {proposal.typeTested === 'yes' && (
-          <BoundText path={[...path, 'registerReference']} label="Register reference" maxLength={60} />
+          <BoundText path={[...path, 'registerReference']} label="Register reference" />
         )}
         {motor && (
           <BoundNumber
             path={[...path, 'startingA']}
             label="Starting current, each phase"
-            unit="A"
-            least={0}
-            most={5000}
             help="With its soft start, where it has one."
           />
         )}
@@ -38,9 +35,6 @@ export function OperatorFields({ proposal }: { readonly proposal: Proposal }) {
           <BoundNumber
             path={[...path, 'exportA']}
             label="Sends back at most, each phase"
-            unit="A"
-            least={0}
-            most={1000}
             help="As it is set; left out, its rating."
           />
         )}

@@ -89,47 +89,16 @@ export function OptionsPanel() {
       <Panel aria-label="What the driver needs">
         <h2>What the driver needs</h2>
         <FieldGrid>
-          <BoundNumber
-            path={['driver', 'milesPerDay']}
-            label="Miles a day"
-            unit="miles"
-            least={0}
-            most={2000}
-            usual={[20, 40]}
-          />
-          <BoundNumber
-            path={['driver', 'hoursThere']}
-            label="Hours it stands there"
-            unit="h"
-            least={0}
-            most={24}
-            usual={[8, 12]}
-          />
+          <BoundNumber path={['driver', 'milesPerDay']} label="Miles a day" usual={[20, 40]} />
+          <BoundNumber path={['driver', 'hoursThere']} label="Hours it stands there" usual={[8, 12]} />
           <BoundNumber
             path={['driver', 'cheapFromH']}
             label="Charging only from"
-            unit="h"
-            least={0}
-            most={24}
             usual={[0.5, 23]}
             help="Cheap hours, if it is to keep to them; half past midnight is 0.5."
           />
-          <BoundNumber
-            path={['driver', 'cheapToH']}
-            label="Charging only until"
-            unit="h"
-            least={0}
-            most={24}
-            usual={[5.5, 7]}
-          />
-          <BoundNumber
-            path={['driver', 'onboardA']}
-            label="Its own charger takes, each phase"
-            unit="A"
-            least={1}
-            most={500}
-            usual={[16, 32]}
-          />
+          <BoundNumber path={['driver', 'cheapToH']} label="Charging only until" usual={[5.5, 7]} />
+          <BoundNumber path={['driver', 'onboardA']} label="Its own charger takes, each phase" usual={[16, 32]} />
         </FieldGrid>
         <BoundChoice
           path={['driver', 'priority']}
@@ -202,7 +171,7 @@ export function OptionsPanel() {
             </Cards>
             {choice?.option !== undefined && (
               <FieldGrid>
-                <BoundText path={['choice', 'reason']} label="Why this one was chosen" maxLength={500} />
+                <BoundText path={['choice', 'reason']} label="Why this one was chosen" />
                 <span>
                   Chosen by <strong>{choice.chosenBy ?? 'nobody named'}</strong>
                 </span>

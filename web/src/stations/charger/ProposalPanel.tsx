@@ -15,7 +15,7 @@ import { StepsTable } from './StepsTable';
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
   const { rules } = useSurvey();
-  const path = ['proposals', proposal.id];
+  const path = ['proposals', proposal.id] as const;
   const { kind } = proposal.limiter;
   const least = rules.leastChargingA.value;
   return (
@@ -38,9 +38,6 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
           <BoundNumber
             path={[...path, 'limiter', 'fixedA']}
             label="Held to"
-            unit="A"
-            least={0}
-            most={1000}
             usual={settingsOf(proposal, rules)
               .filter((step) => step >= least)
               .reverse()}

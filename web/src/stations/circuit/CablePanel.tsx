@@ -24,7 +24,7 @@ const Stretch = styled.section`
 /** The cable of the new circuit and the way it goes, stretch by stretch. */
 export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
   const { survey, store, rules } = useSurvey();
-  const path = ['proposals', proposal.id, 'circuit'];
+  const path = ['proposals', proposal.id, 'circuit'] as const;
   const { circuit } = proposal;
   const segments = circuit?.segments ?? [];
   const name = equipmentName(proposal);
@@ -61,9 +61,6 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={[...path, 'sizeMm2']}
           label="Size, where chosen"
-          unit="mm²"
-          least={0.5}
-          most={1000}
           usual={sizes}
           help="Left out, the smallest that passes is found."
         />
@@ -132,18 +129,9 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={['proposals', proposal.id, 'dataLink', 'signalDbm']}
           label="Signal at the place"
-          unit="dBm"
-          least={-120}
-          most={0}
           help={`A negative figure: ${rules.circuit.signalDbm.value[0]} or better is good, under ${rules.circuit.signalDbm.value[1]} is not to be relied on.`}
         />
-        <BoundNumber
-          path={['proposals', proposal.id, 'dataLink', 'lengthM']}
-          label="Data cable, where wired"
-          unit="m"
-          least={0}
-          most={5000}
-        />
+        <BoundNumber path={['proposals', proposal.id, 'dataLink', 'lengthM']} label="Data cable, where wired" />
       </FieldGrid>
     </Panel>
   );

@@ -1,10 +1,16 @@
-import type { Path } from '@keen-gauge/core/record/changes';
+import type { Place } from '@keen-gauge/core/survey/schema/field-path';
 import type { Cable } from '@keen-gauge/core/survey/supply';
 import { FieldGrid } from '../../kit/fields';
 import { BoundChoice, BoundNumber } from '../bound';
 
 /** What serves as protective conductor of a run. */
-export function CpcFields({ path, cable }: { readonly path: Path; readonly cable: Cable }) {
+export function CpcFields({
+  path,
+  cable,
+}: {
+  readonly path: Place<Pick<Cable, 'cpc' | 'cpcMm2' | 'cpcMOhmPerM'>>;
+  readonly cable: Cable;
+}) {
   return (
     <>
       <BoundChoice
@@ -28,17 +34,11 @@ export function CpcFields({ path, cable }: { readonly path: Path; readonly cable
           <BoundNumber
             path={[...path, 'cpcMm2']}
             label={cable.cpc === 'armour' ? 'Section of the armour' : 'Its size, copper'}
-            unit="mm²"
-            least={0.5}
-            most={1000}
           />
           {cable.cpc === 'armour' && (
             <BoundNumber
               path={[...path, 'cpcMOhmPerM']}
               label="Resistance of the armour at 20 °C"
-              unit="mΩ/m"
-              least={0}
-              most={1000}
               help="From its maker’s data: no table here holds it."
             />
           )}

@@ -10,7 +10,7 @@ import { At, BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText, fres
 
 /** The device of the new circuit, its RCD, and where in the board it goes. */
 export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
-  const path = ['proposals', proposal.id];
+  const path = ['proposals', proposal.id] as const;
   const { survey, store } = useSurvey();
   const { rcd } = proposal;
   const name = equipmentName(proposal);
@@ -21,9 +21,6 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={[...path, 'circuit', 'deviceRatingA']}
           label="Device of the circuit"
-          unit="A"
-          least={1}
-          most={1000}
           usual={[20, 32, 40]}
           help="For a 32 A charger 40 A is common, 32 A is allowed; the cable decides."
         />
@@ -46,9 +43,7 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
             }}
           />
         </At>
-        {proposal.way?.plan !== undefined && (
-          <BoundText path={[...path, 'way', 'note']} label="How, in words" maxLength={300} />
-        )}
+        {proposal.way?.plan !== undefined && <BoundText path={[...path, 'way', 'note']} label="How, in words" />}
       </FieldGrid>
       {(proposal.canExport === 'yes' || isGeneration(proposal)) && (
         <BoundAnswer
@@ -75,30 +70,13 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
             options={(['AC', 'A', 'F', 'B'] as const).map((value) => ({ value, label: value }))}
           />
           <FieldGrid>
-            <BoundNumber
-              path={[...path, 'rcd', 'residualMa']}
-              label="Residual current, new equipment"
-              unit="mA"
-              least={1}
-              most={3000}
-              usual={[30]}
-            />
+            <BoundNumber path={[...path, 'rcd', 'residualMa']} label="Residual current, new equipment" usual={[30]} />
             {rcd.place === 'at-board' && (
-              <BoundNumber
-                path={[...path, 'rcd', 'ratedA']}
-                label="Rated current of the RCD"
-                unit="A"
-                least={1}
-                most={1000}
-                usual={[40, 63]}
-              />
+              <BoundNumber path={[...path, 'rcd', 'ratedA']} label="Rated current of the RCD" usual={[40, 63]} />
             )}
             <BoundNumber
               path={[...path, 'leakageMa']}
               label="Standing leakage of the equipment"
-              unit="mA"
-              least={0}
-              most={1000}
               help="Only where an RCD is shared."
             />
           </FieldGrid>

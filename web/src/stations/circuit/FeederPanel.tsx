@@ -51,7 +51,7 @@ const Answers = styled.ol`
 
 /** A feeder to an outbuilding: its questions in order, and what may be done for a charger at its far end. */
 export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
-  const path = ['supply', 'nodes', feeder.nodeId];
+  const path = ['supply', 'nodes', feeder.nodeId] as const;
   const { survey } = useSurvey();
   const node = survey.supply.nodes.find(({ id }) => id === feeder.nodeId);
   if (!node) return null;
@@ -91,14 +91,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
       <details>
         <summary style={{ minHeight: '44px', cursor: 'pointer', fontWeight: 600 }}>Its device and cable</summary>
         <FieldGrid style={{ marginBottom: '0.9rem' }}>
-          <BoundNumber
-            path={[...path, 'ratingA']}
-            label="Device that feeds it"
-            unit="A"
-            least={1}
-            most={3000}
-            usual={[16, 20, 32, 40]}
-          />
+          <BoundNumber path={[...path, 'ratingA']} label="Device that feeds it" usual={[16, 20, 32, 40]} />
           <BoundSelect
             path={[...path, 'curve']}
             label="Curve of the feeder’s device"
@@ -111,9 +104,6 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
         <BoundNumber
           path={[...path, 'claimedRatingA']}
           label="“The cable looks thick enough for …”"
-          unit="A"
-          least={1}
-          most={3000}
           usual={[32, 40]}
           help="It is reckoned again, not believed: a thick cable may have been laid for volt drop or grouping."
         />

@@ -9,7 +9,7 @@ import { BoundAnswer, BoundNumber } from '../bound';
 /** Where the equipment hangs: height, access, the lead's way to the inlet, and what is behind the wall. */
 export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
   const { rules } = useSurvey();
-  const path = ['proposals', proposal.id, 'position'];
+  const path = ['proposals', proposal.id, 'position'] as const;
   const [low, high] = rules.circuit.heightBandM.value;
   const name = equipmentName(proposal);
   return (
@@ -19,26 +19,10 @@ export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={[...path, 'heightM']}
           label="Height of its outlet or controls"
-          unit="m"
-          least={0}
-          most={10}
           help={`${low} to ${high} m; its maker’s instructions decide.`}
         />
-        <BoundNumber
-          path={[...path, 'toInletM']}
-          label="To the vehicle’s inlet, as the lead lies"
-          unit="m"
-          least={0}
-          most={100}
-        />
-        <BoundNumber
-          path={[...path, 'leadM']}
-          label="Length of the lead"
-          unit="m"
-          least={0}
-          most={100}
-          usual={[5, 7.5, 10]}
-        />
+        <BoundNumber path={[...path, 'toInletM']} label="To the vehicle’s inlet, as the lead lies" />
+        <BoundNumber path={[...path, 'leadM']} label="Length of the lead" usual={[5, 7.5, 10]} />
       </FieldGrid>
       <BoundAnswer path={[...path, 'reachable']} label="Can it be reached safely?" />
       <BoundAnswer path={[...path, 'obstructs']} label="Would it, or its lead, be in anybody’s way?" />

@@ -1,5 +1,4 @@
 import type { Insulation } from '@keen-gauge/core/rules/circuit-rules';
-import type { Path } from '@keen-gauge/core/record/changes';
 import { LAID } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -13,7 +12,9 @@ export function StretchFields({
   buried,
   length = true,
 }: {
-  readonly path: Path;
+  /** A node's cable, or one stretch of the way of new equipment. */
+  readonly path:
+    readonly ['supply', 'nodes', string, 'cable'] | readonly ['proposals', string, 'circuit', 'segments', string];
   readonly insulation?: Insulation | undefined;
   readonly buried: boolean;
   /** Whether length and laying are asked here too. */
@@ -26,7 +27,7 @@ export function StretchFields({
     <FieldGrid>
       {length && (
         <>
-          <BoundNumber path={[...path, 'lengthM']} label="Length" unit="m" least={0} most={5000} />
+          <BoundNumber path={[...path, 'lengthM']} label="Length" />
           <BoundSelect
             path={[...path, 'laid']}
             label="How laid"
@@ -34,30 +35,16 @@ export function StretchFields({
           />
         </>
       )}
-      <BoundNumber
-        path={[...path, 'circuitsTogether']}
-        label="Circuits together, this one counted"
-        unit=""
-        least={1}
-        most={50}
-        whole
-        usual={[1, 2, 3]}
-      />
+      <BoundNumber path={[...path, 'circuitsTogether']} label="Circuits together, this one counted" usual={[1, 2, 3]} />
       <BoundNumber
         path={[...path, 'ambientC']}
         label={buried ? 'Ground' : 'Air'}
-        unit="°C"
-        least={-20}
-        most={80}
         usual={tabulated(ambient).slice(1, 5)}
         help="Tabulated values only; nothing in between is made up."
       />
       <BoundNumber
         path={[...path, 'insulationMm']}
         label="Length surrounded by insulation"
-        unit="mm"
-        least={0}
-        most={100000}
         usual={tabulated(circuit.surrounded.value)}
         help="Longer than the last counts as wholly surrounded."
       />

@@ -7,7 +7,7 @@ import { BoundChoice, BoundNumber, BoundText } from '../bound';
 /** Surge protection, offered by default; leaving it out is the owner's own decision, with a name and a reason. */
 export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
   const { rules } = useSurvey();
-  const path = ['proposals', proposal.id, 'surge'];
+  const path = ['proposals', proposal.id, 'surge'] as const;
   const decision = proposal.surge?.decision;
   return (
     <Panel aria-label="Surge protection">
@@ -26,16 +26,13 @@ export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
         <BoundNumber
           path={[...path, 'leadsM']}
           label="Its leads, line and earth together"
-          unit="m"
-          least={0}
-          most={20}
           help={`${rules.circuit.longestSurgeLeadsM.value} m at most.`}
         />
       )}
       {decision === 'owner-declined' && (
         <FieldGrid>
-          <BoundText path={[...path, 'decidedBy']} label="Decided by" maxLength={100} />
-          <BoundText path={[...path, 'reason']} label="The owner’s reason" maxLength={500} />
+          <BoundText path={[...path, 'decidedBy']} label="Decided by" />
+          <BoundText path={[...path, 'reason']} label="The owner’s reason" />
         </FieldGrid>
       )}
     </Panel>

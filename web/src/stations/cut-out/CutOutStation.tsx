@@ -51,18 +51,12 @@ export function CutOutStation() {
               <BoundNumber
                 path={['supply', 'nodes', device.id, 'ratingA']}
                 label="Fuse rating, each phase"
-                unit="A"
-                least={1}
-                most={1600}
                 usual={[60, 80, 100]}
               />
               {device.kind === 'cut-out' && (
                 <BoundNumber
                   path={['supply', 'nodes', device.id, 'holderMaximumA']}
                   label="Holder moulded, at most"
-                  unit="A"
-                  least={1}
-                  most={1600}
                   usual={[60, 100]}
                   help="The most the carrier may hold; not the fuse inside."
                 />
@@ -81,12 +75,7 @@ export function CutOutStation() {
                 picture: <EvidencePicture evidence={value} />,
               }))}
             />
-            <BoundText
-              path={['supply', 'nodes', device.id, 'evidenceNote']}
-              label="What was seen"
-              lines
-              maxLength={500}
-            />
+            <BoundText path={['supply', 'nodes', device.id, 'evidenceNote']} label="What was seen" lines />
             <PhotoStrip subject="node" subjectId={device.id} of="Cut-out fuse" />
             {!assessment.supply.ratingEstablished && <FuseLetter />}
           </>

@@ -23,7 +23,7 @@ const FaultBox = styled(Stack)`
 /** A fault seen: which, how grave, its photographs, and an override where somebody answers for going on. */
 export function FaultEditor({ fault }: { readonly fault: ConditionFault }) {
   const set = useSet();
-  const path = ['intake', 'faults', fault.id];
+  const path = ['intake', 'faults', fault.id] as const;
   return (
     <FaultBox role="group" aria-label={FAULT_NAMES[fault.fault]}>
       <FieldGrid>
@@ -35,7 +35,7 @@ export function FaultEditor({ fault }: { readonly fault: ConditionFault }) {
             set([...path, 'fault'], next);
           }}
         />
-        <BoundText path={[...path, 'note']} label="What was seen" maxLength={500} />
+        <BoundText path={[...path, 'note']} label="What was seen" />
       </FieldGrid>
       <BoundChoice
         path={[...path, 'grade']}

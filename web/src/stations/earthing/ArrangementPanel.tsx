@@ -72,25 +72,13 @@ export function ArrangementPanel() {
         ]}
       />
       {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
-      <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines maxLength={500} />
+      <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines />
       {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
       {arrangement !== 'tt' && zeOhm !== undefined && (
-        <BoundNumber
-          path={['earthing', 'zeOhm']}
-          label="Ze as handed in, highest reading"
-          unit="Ω"
-          least={0}
-          most={100000}
-        />
+        <BoundNumber path={['earthing', 'zeOhm']} label="Ze as handed in, highest reading" />
       )}
       {arrangement === 'tt' && electrodeOhm !== undefined && (
-        <BoundNumber
-          path={['earthing', 'electrodeOhm']}
-          label="Electrode resistance as handed in, highest reading"
-          unit="Ω"
-          least={0}
-          most={100000}
-        />
+        <BoundNumber path={['earthing', 'electrodeOhm']} label="Electrode resistance as handed in, highest reading" />
       )}
       <PhotoStrip subject="earthing" of="Earthing" />
     </Panel>

@@ -35,9 +35,6 @@ export function BondingPanel() {
           <BoundNumber
             path={['earthing', 'supplyNeutralMm2']}
             label="Supply neutral, copper equivalent"
-            unit="mm²"
-            least={0.5}
-            most={1000}
             help="The operator’s to say; left out, one usual behind the fuse is taken."
           />
         )}

@@ -16,32 +16,16 @@ export const FigureRow = styled(TightFigures)`
 export function ConductorPanel() {
   const { assessment } = useSurvey();
   const { byTable, byEquation, least, holds } = assessment.earthing.conductor;
-  const path = ['earthing', 'conductor'];
+  const path = ['earthing', 'conductor'] as const;
   return (
     <Panel aria-label="Earthing conductor">
       <h2>Earthing conductor</h2>
       <FieldGrid>
-        <BoundNumber
-          path={[...path, 'sizeMm2']}
-          label="Size, copper"
-          unit="mm²"
-          least={0.5}
-          most={1000}
-          usual={[6, 10, 16]}
-        />
-        <BoundNumber
-          path={[...path, 'faultCurrentA']}
-          label="Earth fault current, where known"
-          unit="A"
-          least={1}
-          most={50000}
-        />
+        <BoundNumber path={[...path, 'sizeMm2']} label="Size, copper" usual={[6, 10, 16]} />
+        <BoundNumber path={[...path, 'faultCurrentA']} label="Earth fault current, where known" />
         <BoundNumber
           path={[...path, 'disconnectionS']}
           label="How long it lasts"
-          unit="s"
-          least={0.001}
-          most={5}
           help="From the fuse’s curve, for that current."
         />
       </FieldGrid>

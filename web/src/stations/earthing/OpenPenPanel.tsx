@@ -18,7 +18,7 @@ const WORDS = { suits: 'Suits here', 'does-not': 'Does not suit here', 'not-know
 /** The four ways of protecting a vehicle outdoors, compared for this site; one is chosen, with its reason. */
 export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
   const set = useSet();
-  const pen = ['proposals', way.proposalId, 'pen'];
+  const pen = ['proposals', way.proposalId, 'pen'] as const;
   if (way.need !== 'needed')
     return (
       <Panel aria-label={`Open PEN: ${way.label}`}>
@@ -54,12 +54,7 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
         }}
       />
       {way.chosen !== null && (
-        <BoundText
-          path={[...pen, 'reason']}
-          label="Why this one"
-          help="A line will do; it goes into the pack."
-          maxLength={500}
-        />
+        <BoundText path={[...pen, 'reason']} label="Why this one" help="A line will do; it goes into the pack." />
       )}
       {detects && (
         <>
@@ -80,14 +75,11 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
       )}
       {electrode && (
         <FieldGrid>
-          <BoundNumber path={[...pen, 'electrodeOhm']} label="Its electrode" unit="Ω" least={0} most={100000} />
+          <BoundNumber path={[...pen, 'electrodeOhm']} label="Its electrode" />
           {way.chosen === 'tt-island' && (
             <BoundNumber
               path={[...pen, 'islandDistanceM']}
               label="To the nearest metal earthed through the supply"
-              unit="m"
-              least={0}
-              most={1000}
               help="Lamp posts, railings, taps, a neighbour’s charger."
             />
           )}

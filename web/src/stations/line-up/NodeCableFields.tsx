@@ -10,7 +10,7 @@ import { CABLE_WORDS, LAID_WORDS, worded } from './node-words';
 /** The conductors into a node, or of a device or feeder the cable it protects. */
 export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
   const { rules } = useSurvey();
-  const path = ['supply', 'nodes', node.id, 'cable'];
+  const path = ['supply', 'nodes', node.id, 'cable'] as const;
   const own = node.kind === 'device' || node.kind === 'feeder';
   const { cable } = node;
   const insulation = rules.circuit.cables.value.find(({ type }) => type === cable?.type)?.insulation;
@@ -21,12 +21,9 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
         <BoundNumber
           path={[...path, 'sizeMm2']}
           label={own ? 'Its cable' : 'Conductors into it'}
-          unit="mm²"
-          least={0.5}
-          most={1000}
           usual={own ? [2.5, 6, 10] : [16, 25]}
         />
-        <BoundNumber path={[...path, 'lengthM']} label="Their length" unit="m" least={0} most={5000} />
+        <BoundNumber path={[...path, 'lengthM']} label="Their length" />
         <BoundSelect path={[...path, 'type']} label="Cable" options={worded(CABLE_TYPES, CABLE_WORDS)} />
         <BoundSelect path={[...path, 'laid']} label="How laid" options={worded(LAID, LAID_WORDS)} />
       </FieldGrid>

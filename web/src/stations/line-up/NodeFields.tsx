@@ -1,3 +1,4 @@
+import type { Place } from '@keen-gauge/core/survey/schema/field-path';
 import { BOARD_PLACES, DEVICE_TYPES, ENCLOSURES, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { Link } from 'react-router';
@@ -33,20 +34,17 @@ const RATING_LABELS: Partial<Readonly<Record<NodeKind, string>>> = {
 /** What is recorded of a node, by its kind. */
 export function NodeFields({ node }: { readonly node: SupplyNode }) {
   const { survey, assessment, job } = useSurvey();
-  const path = ['supply', 'nodes', node.id];
+  const path = ['supply', 'nodes', node.id] as const;
   const { kind } = node;
   const isFuse = node.id === assessment.supply.deviceId;
   return (
     <>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" help={`Left out: ${NODE_NAMES[kind]}.`} maxLength={100} />
+        <BoundText path={[...path, 'label']} label="Name" help={`Left out: ${NODE_NAMES[kind]}.`} />
         {node.head !== 'solid-link' && (
           <BoundNumber
             path={[...path, 'ratingA']}
             label={RATING_LABELS[kind] ?? 'Rating, each phase'}
-            unit="A"
-            least={1}
-            most={3000}
             usual={USUAL_A[kind]}
           />
         )}
@@ -88,7 +86,7 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
   );
 }
 
-function RcdFields({ path }: { readonly path: readonly string[] }) {
+function RcdFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <>
       <BoundChoice
@@ -103,14 +101,7 @@ function RcdFields({ path }: { readonly path: readonly string[] }) {
         ]}
       />
       <FieldGrid>
-        <BoundNumber
-          path={[...path, 'residualMa']}
-          label="Residual current"
-          unit="mA"
-          least={1}
-          most={3000}
-          usual={[30, 100, 300]}
-        />
+        <BoundNumber path={[...path, 'residualMa']} label="Residual current" usual={[30, 100, 300]} />
         <BoundCode
           path={[...path, 'timeDelayed']}
           label="Time-delayed?"
@@ -124,14 +115,13 @@ function RcdFields({ path }: { readonly path: readonly string[] }) {
           path={[...path, 'sharedReason']}
           label="Shared with new equipment: why"
           help="Only as a recorded exception."
-          maxLength={500}
         />
       </FieldGrid>
     </>
   );
 }
 
-function DeviceFields({ path }: { readonly path: readonly string[] }) {
+function DeviceFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <FieldGrid>
       <BoundSelect path={[...path, 'deviceType']} label="Device" options={worded(DEVICE_TYPES, DEVICE_WORDS)} />
@@ -144,26 +134,18 @@ function DeviceFields({ path }: { readonly path: readonly string[] }) {
           { value: 'D', label: 'D' },
         ]}
       />
-      <BoundNumber path={[...path, 'poles']} label="Poles" unit="" least={1} most={4} whole usual={[1, 2, 4]} />
-      <BoundText path={[...path, 'makersFamily']} label="Maker’s family" maxLength={100} />
+      <BoundNumber path={[...path, 'poles']} label="Poles" usual={[1, 2, 4]} />
+      <BoundText path={[...path, 'makersFamily']} label="Maker’s family" />
     </FieldGrid>
   );
 }
 
-function BoardFields({ path }: { readonly path: readonly string[] }) {
+function BoardFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <>
       <FieldGrid>
-        <BoundNumber
-          path={[...path, 'spareWays']}
-          label="Spare ways"
-          unit=""
-          least={0}
-          most={200}
-          whole
-          usual={[0, 1, 2]}
-        />
-        <BoundText path={[...path, 'makersFamily']} label="Maker’s family" maxLength={100} />
+        <BoundNumber path={[...path, 'spareWays']} label="Spare ways" usual={[0, 1, 2]} />
+        <BoundText path={[...path, 'makersFamily']} label="Maker’s family" />
         <BoundSelect path={[...path, 'enclosure']} label="Enclosure" options={worded(ENCLOSURES, ENCLOSURE_WORDS)} />
         <BoundSelect path={[...path, 'place']} label="Where it is" options={worded(BOARD_PLACES, PLACE_WORDS)} />
       </FieldGrid>

@@ -5,6 +5,7 @@ import { FigureButton, TightFigures } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';
 import { Choice, type ChoiceOption } from '../../kit/Choice';
 import { Panel, Row, Stack } from '../../kit/Panel';
+import { setting } from '../../survey/survey-store';
 import { useSurvey } from '../../survey/SurveyContext';
 import { At, BoundText } from '../bound';
 
@@ -57,7 +58,7 @@ export function BasesPanel() {
       {(basis === 'appliances' || basis === 'measurement') && (
         <Row style={{ alignItems: 'start' }}>
           <span style={{ flex: '2 1 18rem' }}>
-            <BoundText path={['declaration', 'reason']} label="Reason" lines maxLength={500} />
+            <BoundText path={['declaration', 'reason']} label="Reason" lines />
           </span>
           <span style={{ flex: '1 1 12rem' }}>
             <Declarer />
@@ -91,8 +92,10 @@ function DeclaredBasis() {
         isDisabled={me.role === 'office'}
         {...(me.role === 'office' ? { help: 'Declared by a surveyor or a supervisor.' } : {})}
         onChange={(basis) => {
-          store.set(['declaration', 'declaredBy'], basis === 'circuits' ? undefined : me.name);
-          store.set(['declaration', 'basis'], basis);
+          store.setAll(
+            setting(['declaration', 'declaredBy'], basis === 'circuits' ? undefined : me.name),
+            setting(['declaration', 'basis'], basis),
+          );
         }}
       />
     </At>

@@ -47,7 +47,7 @@ export function GenerationPanel() {
 function SourceFields({ source }: { readonly source: Generation }) {
   const { survey } = useSurvey();
   const set = useSet();
-  const path = ['generation', source.id];
+  const path = ['generation', source.id] as const;
   const places = placesToHang(survey);
   const name = source.label ?? GENERATION_NAMES[source.kind];
   return (
@@ -70,15 +70,8 @@ function SourceFields({ source }: { readonly source: Generation }) {
         options={GENERATION_KINDS.map((value) => ({ value, label: GENERATION_NAMES[value] }))}
       />
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
-        <BoundNumber
-          path={[...path, 'ratedA']}
-          label="The most it gives, each phase"
-          unit="A"
-          least={0}
-          most={1000}
-          usual={[16]}
-        />
+        <BoundText path={[...path, 'label']} label="Name" />
+        <BoundNumber path={[...path, 'ratedA']} label="The most it gives, each phase" usual={[16]} />
         {places.length > 1 && <BoundSelect path={[...path, 'nodeId']} label="Connected at" options={places} />}
       </FieldGrid>
       {survey.supply.phases === 3 && (

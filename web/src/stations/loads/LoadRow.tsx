@@ -13,7 +13,7 @@ import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { placesToHang } from '../places';
-import { SIZES, sizeKey, sizeWords, type SizeKey } from './load-words';
+import { sizeKey, sizeWords, type SizeKey } from './load-words';
 
 const Item = styled.li`
   border-bottom: 1px solid var(--line);
@@ -108,9 +108,8 @@ export function LoadRow({ load }: { readonly load: Load }) {
 function LoadEditor({ load }: { readonly load: Load }) {
   const { survey, store } = useSurvey();
   const set = useSet();
-  const path = ['loads', load.id];
+  const path = ['loads', load.id] as const;
   const [size, setSize] = useState<SizeKey>(sizeKey(load));
-  const unit = SIZES.find(({ key }) => key === size) ?? SIZES[0];
   const places = placesToHang(survey);
 
   /** Another way of giving the size empties the one before: a load has one size. */
@@ -123,7 +122,7 @@ function LoadEditor({ load }: { readonly load: Load }) {
   return (
     <Stack style={{ padding: '0.4rem 0.4rem 1rem 2rem' }}>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" maxLength={100} />
+        <BoundText path={[...path, 'label']} label="Name" />
         <Select
           label="Class"
           value={load.class}
@@ -136,9 +135,6 @@ function LoadEditor({ load }: { readonly load: Load }) {
           key={size}
           path={[...path, size]}
           label={load.class === 'socket-circuit' ? 'Device rating' : load.class === 'lighting' ? 'Each point' : 'Each'}
-          unit={unit.label}
-          least={0}
-          most={unit.most}
           {...(load.class === 'socket-circuit' && size === 'currentA' ? { usual: [16, 20, 32] } : {})}
         />
         <Select
@@ -151,23 +147,9 @@ function LoadEditor({ load }: { readonly load: Load }) {
             { value: 'apparentVA', label: 'Volt-amperes' },
           ]}
         />
-        <BoundNumber
-          path={[...path, 'quantity']}
-          label={load.class === 'lighting' ? 'Points' : 'How many'}
-          unit=""
-          whole
-          least={1}
-          most={1000}
-        />
+        <BoundNumber path={[...path, 'quantity']} label={load.class === 'lighting' ? 'Points' : 'How many'} />
         {size === 'powerW' && (
-          <BoundNumber
-            path={[...path, 'powerFactor']}
-            label="Power factor"
-            unit=""
-            least={0.05}
-            most={1}
-            help="1 when left out."
-          />
+          <BoundNumber path={[...path, 'powerFactor']} label="Power factor" help="1 when left out." />
         )}
         {places.length > 1 && (
           <Select
@@ -191,9 +173,6 @@ function LoadEditor({ load }: { readonly load: Load }) {
           <BoundNumber
             path={[...path, 'leakageMa']}
             label="Standing leakage, each"
-            unit="mA"
-            least={0}
-            most={1000}
             help="Only where an RCD is shared with new equipment."
           />
         )}
@@ -201,7 +180,6 @@ function LoadEditor({ load }: { readonly load: Load }) {
           path={[...path, 'interlock']}
           label="Interlock"
           help="Loads with the same word here cannot run together."
-          maxLength={40}
         />
       </FieldGrid>
       <BoundCode
@@ -244,10 +222,6 @@ function LoadEditor({ load }: { readonly load: Load }) {
           <BoundNumber
             path={[...path, 'controlUnitsWithSocket']}
             label="Control units with a socket"
-            unit=""
-            whole
-            least={0}
-            most={20}
             usual={[0, 1]}
             help="One is counted while not known."
           />
@@ -256,7 +230,7 @@ function LoadEditor({ load }: { readonly load: Load }) {
       {load.class === 'heat-pump' && (
         <>
           <div style={{ maxWidth: '22rem' }}>
-            <BoundNumber path={[...path, 'backupHeaterW']} label="Back-up heater" unit="W" least={0} most={100000} />
+            <BoundNumber path={[...path, 'backupHeaterW']} label="Back-up heater" />
           </div>
           <BoundAnswer
             path={[...path, 'backupWithCompressor']}

@@ -37,7 +37,7 @@ export function LoopStation() {
               words={SIGN_WORDS}
               value={seen?.answer}
               onChange={(answer) => {
-                const path = ['intake', 'loop', 'signs', sign];
+                const path = ['intake', 'loop', 'signs', sign] as const;
                 if (seen) set([...path, 'answer'], answer);
                 else set(path, { id: sign, answer });
               }}
@@ -79,32 +79,18 @@ export function LoopStation() {
             ]}
           />
         )}
-        <BoundText path={['intake', 'loop', 'note']} label="What was seen" lines maxLength={500} />
+        <BoundText path={['intake', 'loop', 'note']} label="What was seen" lines />
         {shared && (
           <FieldGrid>
-            <BoundNumber
-              path={['intake', 'loop', 'neighbours']}
-              label="Other properties on it"
-              unit=""
-              least={1}
-              most={20}
-              whole
-              usual={[1, 2]}
-            />
+            <BoundNumber path={['intake', 'loop', 'neighbours']} label="Other properties on it" usual={[1, 2]} />
             <BoundNumber
               path={['intake', 'loop', 'neighbourDemandA']}
               label="Their demand together, each phase"
-              unit="A"
-              least={0}
-              most={3000}
               help="Left out, the rules’ figure is assumed for each."
             />
             <BoundNumber
               path={['intake', 'loop', 'sharedRatingA']}
               label="What the shared service may carry"
-              unit="A"
-              least={1}
-              most={3000}
               usual={[60, 80, 100]}
               help="The operator’s to say."
             />

@@ -18,7 +18,6 @@ export function PlaceStation() {
             path={['place', 'meterPointNumber']}
             label="Meter point number (MPAN)"
             inputMode="numeric"
-            maxLength={40}
             fault={number.state === 'faulty' ? number.says : undefined}
             help={
               number.state === 'good'
@@ -26,7 +25,7 @@ export function PlaceStation() {
                 : '13 digits, or all 21 from the bill under the large S.'
             }
           />
-          <BoundText path={['place', 'operatorName']} label="Network operator" maxLength={100} />
+          <BoundText path={['place', 'operatorName']} label="Network operator" />
         </FieldGrid>
         <BoundChoice
           path={['place', 'premises']}
@@ -41,13 +40,13 @@ export function PlaceStation() {
       </Panel>
       <Panel aria-label="Customer and address">
         <FieldGrid>
-          <BoundText path={['place', 'customerName']} label="Customer" maxLength={200} />
-          <BoundText path={['place', 'customerPhone']} label="Telephone" type="tel" maxLength={40} />
-          <BoundText path={['place', 'customerEmail']} label="E-mail" type="email" maxLength={200} />
-          <BoundText path={['place', 'addressLine1']} label="Address" maxLength={200} />
-          <BoundText path={['place', 'addressLine2']} label="Address, second line" maxLength={200} />
-          <BoundText path={['place', 'town']} label="Town" maxLength={100} />
-          <BoundText path={['place', 'postcode']} label="Postcode" maxLength={12} />
+          <BoundText path={['place', 'customerName']} label="Customer" />
+          <BoundText path={['place', 'customerPhone']} label="Telephone" type="tel" />
+          <BoundText path={['place', 'customerEmail']} label="E-mail" type="email" />
+          <BoundText path={['place', 'addressLine1']} label="Address" />
+          <BoundText path={['place', 'addressLine2']} label="Address, second line" />
+          <BoundText path={['place', 'town']} label="Town" />
+          <BoundText path={['place', 'postcode']} label="Postcode" />
         </FieldGrid>
         <BoundChoice
           path={['place', 'nation']}
@@ -60,13 +59,7 @@ export function PlaceStation() {
             { value: 'northern-ireland', label: 'Northern Ireland' },
           ]}
         />
-        <BoundText
-          path={['notes']}
-          label="Notes"
-          lines
-          maxLength={5000}
-          help="Anything the office or the fitter should know."
-        />
+        <BoundText path={['notes']} label="Notes" lines help="Anything the office or the fitter should know." />
       </Panel>
     </StationFrame>
   );

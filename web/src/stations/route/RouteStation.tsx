@@ -78,14 +78,7 @@ export function RouteStation() {
         <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />
         {survey.request.fuseUpgrade && (
           <div style={{ maxWidth: '20rem' }}>
-            <BoundNumber
-              path={['request', 'wantedFuseA']}
-              label="The fuse asked for"
-              unit="A"
-              least={1}
-              most={1000}
-              usual={[80, 100]}
-            />
+            <BoundNumber path={['request', 'wantedFuseA']} label="The fuse asked for" usual={[80, 100]} />
           </div>
         )}
         <BoundCode path={['request', 'newPhases']} label="More phases?" tile="6rem" codes={YES_NO} />
@@ -105,10 +98,6 @@ export function RouteStation() {
           <BoundNumber
             path={['request', 'installationsOnDevelopment']}
             label="Installations on this development"
-            unit=""
-            whole
-            least={1}
-            most={1000}
             help="This one included; leave out for one."
           />
         </div>
