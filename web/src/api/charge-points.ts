@@ -1,6 +1,6 @@
 import type { LinkSample } from '@keen-gauge/core/link/messages';
-import useSWR from 'swr';
-import { call, fetcher } from './client';
+import { call } from './client';
+import { usePolled } from './use-polled';
 
 /** A charge point linked to a job, and the last minute of what it told. */
 export interface ChargePoint {
@@ -23,10 +23,11 @@ const of = (jobId: string): string => `/jobs/${jobId}/charge-points`;
 
 /** Asked again every second while it is on the screen and there is one. */
 export function useChargePoints(jobId: string) {
-  return useSWR<{ chargePoints: ChargePoint[] }, Error>(of(jobId), fetcher, {
-    refreshInterval: (found) => (found?.chargePoints.length ? 1000 : 0),
-    dedupingInterval: 400,
-  });
+  return usePolled<{ chargePoints: ChargePoint[] }>(
+    of(jobId),
+    ({ chargePoints }) => (chargePoints.length > 0 ? 1000 : 0),
+    { dedupingInterval: 400 },
+  );
 }
 
 export const linkChargePoint = (jobId: string, proposalId: string): Promise<LinkDetails> =>

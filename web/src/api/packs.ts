@@ -4,6 +4,7 @@ import type { RouteWay } from '@keen-gauge/core/route/route';
 import useSWR from 'swr';
 import useSWRImmutable from 'swr/immutable';
 import { call, fetcher } from './client';
+import { usePolled } from './use-polled';
 
 export interface Pack {
   readonly id: string;
@@ -22,10 +23,10 @@ export interface Pack {
 export const packNumber = (number: number): string => `P-${String(number).padStart(4, '0')}`;
 
 export function usePacks(jobId: string) {
-  return useSWR<{ packs: Pack[] }, Error>(`/jobs/${jobId}/packs`, fetcher, {
-    // Looked at often while a document is being made.
-    refreshInterval: (latest) => (latest?.packs.some(({ made }) => !made) ? 600 : 0),
-  });
+  // Looked at often while a document is being made.
+  return usePolled<{ packs: Pack[] }>(`/jobs/${jobId}/packs`, ({ packs }) =>
+    packs.some(({ made }) => !made) ? 600 : 0,
+  );
 }
 
 /** Why a pack is signed although something is open: one reason for each question of safety, by its key, and one for the rest. */

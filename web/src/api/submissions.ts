@@ -1,5 +1,5 @@
-import useSWR from 'swr';
-import { call, fetcher, named } from './client';
+import { call, named } from './client';
+import { usePolled } from './use-polled';
 
 export interface Conversation {
   readonly id: string;
@@ -30,10 +30,9 @@ const SLOW_MS = 30_000;
 
 /** What was handed in of a job and what came back; looked at often while something is under way. */
 export function useConversations(jobId: string) {
-  return useSWR<Conversations, Error>(of(jobId), fetcher, {
-    refreshInterval: (latest) =>
-      latest?.conversations.some(({ state }) => state === 'waiting' || state === 'handed-in') ? QUICK_MS : SLOW_MS,
-  });
+  return usePolled<Conversations>(of(jobId), ({ conversations }) =>
+    conversations.some(({ state }) => state === 'waiting' || state === 'handed-in') ? QUICK_MS : SLOW_MS,
+  );
 }
 
 /** Hands a pack in; a reason where the survey has moved on since it was signed. */

@@ -1,10 +1,17 @@
 import { useEffect, useState } from 'react';
 import { NoAnswer, ServerProblem } from '../api/client';
 import { postRevision, readHead, type ConflictAnswer, type Head } from '../api/surveys';
+import { Keeper } from './keeper';
 import { forget, keep, leftBehind, ownTab, type Kept } from './kept';
 import { SurveyStore, type Links, type Outcome } from './survey-store';
 
 const LOOK_MS = 8000;
+
+/** A store, and what sends and keeps at once all that is typed: the page may be about to go. */
+interface Open {
+  readonly store: SurveyStore;
+  readonly flush: () => void;
+}
 
 export type Opening =
   | { readonly kind: 'opening' }
@@ -17,10 +24,10 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
 
   useEffect(() => {
     let gone = false;
-    let store: SurveyStore | undefined;
+    let open: Open | undefined;
     const look = (): void => {
-      if (document.visibilityState !== 'visible' || !store) return;
-      const looking = store;
+      if (document.visibilityState !== 'visible' || !open) return;
+      const looking = open.store;
       readHead(jobId).then(
         (head) => {
           looking.seen(head);
@@ -29,23 +36,23 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
         () => undefined,
       );
     };
-    open(jobId, personId)
+    openStore(jobId, personId)
       .then((opened) => {
-        if (gone) opened.close();
+        if (gone) opened.store.close();
         else {
-          store = opened;
-          setOpening({ kind: 'open', store: opened, look });
+          open = opened;
+          setOpening({ kind: 'open', store: opened.store, look });
         }
       })
       .catch((error: unknown) => {
         if (!gone) setOpening({ kind: 'failed', error: error instanceof Error ? error : new Error(String(error)) });
       });
 
-    const back = (): void => store?.retry();
+    const back = (): void => open?.store.retry();
     const going = (): void => {
-      if (document.visibilityState === 'hidden') store?.flush();
+      if (document.visibilityState === 'hidden') open?.flush();
     };
-    const leaving = (): void => store?.flush();
+    const leaving = (): void => open?.flush();
     const timer = setInterval(look, LOOK_MS);
     window.addEventListener('focus', look);
     window.addEventListener('online', back);
@@ -58,47 +65,54 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
       window.removeEventListener('online', back);
       document.removeEventListener('visibilitychange', going);
       window.removeEventListener('pagehide', leaving);
-      store?.flush();
+      open?.flush();
     };
   }, [jobId, personId]);
 
   return opening;
 }
 
-async function open(jobId: string, personId: string): Promise<SurveyStore> {
+async function openStore(jobId: string, personId: string): Promise<Open> {
   const head = await readHead(jobId);
   // A browser that keeps nothing still works: everything goes straight to the server, and the page says what is not kept.
   const found = await left(personId, jobId).catch(() => null);
   const { tabId, entries } = found ?? { tabId: crypto.randomUUID(), entries: [] };
   const place = { personId, jobId, tabId };
-  // Writes to the browser's store follow one another, so that an older state never lands on a newer one.
-  let writing: Promise<unknown> = Promise.resolve();
+  const later = (milliseconds: number, work: () => void): void => {
+    setTimeout(work, milliseconds);
+  };
+  const keeper = new Keeper(
+    (unsaved) => (unsaved ? keep({ ...place, ...unsaved }) : forget(place)),
+    (is) => {
+      store.kept(is);
+    },
+    later,
+  );
   const links: Links = {
-    send: (revision) => send(jobId, revision),
+    send: (revision) => {
+      // What this browser keeps is never older than what is on its way.
+      keeper.flush();
+      return send(jobId, revision);
+    },
     keep: (unsaved) => {
-      writing = writing
-        .then(() => (unsaved ? keep({ ...place, ...unsaved }) : forget(place)))
-        .then(
-          () => {
-            store.kept(true);
-          },
-          () => {
-            store.kept(false);
-          },
-        );
+      keeper.keep(unsaved);
     },
-    later: (milliseconds, work) => {
-      setTimeout(work, milliseconds);
-    },
+    later,
     newId: () => crypto.randomUUID(),
   };
   const store = new SurveyStore(head, links);
   if (found === null) store.kept(false);
   for (const entry of entries) {
     store.adopt(entry);
-    if (entry.tabId !== tabId) writing = writing.then(() => forget(entry)).catch(() => undefined);
+    if (entry.tabId !== tabId) keeper.then(() => forget(entry));
   }
-  return store;
+  return {
+    store,
+    flush: () => {
+      store.flush();
+      keeper.flush();
+    },
+  };
 }
 
 async function left(personId: string, jobId: string): Promise<{ tabId: string; entries: Kept[] }> {

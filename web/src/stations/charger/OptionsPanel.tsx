@@ -1,12 +1,10 @@
 import type { Option } from '@keen-gauge/core/options/option';
-import { options } from '@keen-gauge/core/options/options';
 import { whyFirst } from '@keen-gauge/core/options/order';
-import { whatWouldChange, type Outcome } from '@keen-gauge/core/options/what-would-change';
+import type { DecidingFact, Outcome } from '@keen-gauge/core/options/what-would-change';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
-import { PRIORITIES, PRIORITY_NAMES } from '@keen-gauge/core/survey/words/option-words';
+import { PRIORITIES, PRIORITY_NAMES, type Priority } from '@keen-gauge/core/survey/words/option-words';
 import { ChevronDown } from 'lucide-react';
-import { useDeferredValue, useMemo } from 'react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
 import styled from 'styled-components';
 import { Grounds } from '../../grounds/Grounds';
@@ -15,6 +13,8 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
+import { Meanwhile } from '../../what-if/Meanwhile';
+import { useWhatIf } from '../../what-if/use-what-if';
 import { BoundChoice, BoundNumber, BoundText } from '../bound';
 
 const Cards = styled.ol`
@@ -68,10 +68,8 @@ const Opener = styled(Trigger)`
 
 /** What can be done, compared in one view; the one decided on is recorded with who and why. */
 export function OptionsPanel() {
-  const { survey, rules, store, me } = useSurvey();
-  const settled = useDeferredValue(survey);
-  const found = useMemo(() => options(settled, rules), [settled, rules]);
-  const deciding = useMemo(() => whatWouldChange(settled, rules), [settled, rules]);
+  const { survey, store, me } = useSurvey();
+  const { answer: found, ...told } = useWhatIf('options');
   const { choice, driver } = survey;
   const choose = (option: Option): void => {
     store.edit({
@@ -108,98 +106,131 @@ export function OptionsPanel() {
         />
       </Panel>
       <Panel aria-label="Options">
-        <h2>Options</h2>
-        {found.length === 0 ? (
-          <p className="quiet">The rated current of the equipment is needed to compare them.</p>
-        ) : (
-          <>
-            <p role="status">{whyFirst(found, driver?.priority)}</p>
-            <p className="quiet">
-              Keen Gauge compares; a competent person decides. The operator’s requirements and makers’ instructions come
-              first.
-            </p>
-            <Cards>
-              {found.map((option, at) => (
-                <Card key={option.id} {...(at === 0 ? { 'data-first': '' } : {})}>
-                  <h3>
-                    {at + 1}. {option.title}
-                  </h3>
-                  <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
-                  <p className="quiet">{option.why}</p>
-                  <GroundsOfOption option={option} />
-                  <dl>
-                    {option.weakest && (
-                      <>
-                        <dt>Weakest</dt>
-                        <dd>{option.weakest}</dd>
-                      </>
-                    )}
-                    <dt>Charging</dt>
-                    <dd>{chargingWords(option)}</dd>
-                    <dt>Route</dt>
-                    <dd>{ROUTE_WORDS[option.route]}</dd>
-                    <dt>Who must agree</dt>
-                    <dd>{option.whoMustAgree}</dd>
-                    <dt>Wait</dt>
-                    <dd>{waitWords(option)}</dd>
-                    <dt>Cost</dt>
-                    <dd>{option.costWords}</dd>
-                  </dl>
-                  {option.already.map((says) => (
-                    <p key={says}>
-                      <strong>There already:</strong> {says}
-                    </p>
-                  ))}
-                  {option.cautions.map((caution) => (
-                    <p key={caution} className="quiet">
-                      {caution}
-                    </p>
-                  ))}
-                  <div>
-                    <Button
-                      aria-label={`Choose: ${option.title}`}
-                      isDisabled={isChosen(option, choice) || me.role === 'office'}
-                      onPress={() => {
-                        choose(option);
-                      }}
-                    >
-                      {isChosen(option, choice) ? 'Chosen' : 'Choose this'}
-                    </Button>
-                  </div>
-                </Card>
-              ))}
-            </Cards>
-            {choice?.option !== undefined && (
-              <FieldGrid>
-                <BoundText path={['choice', 'reason']} label="Why this one was chosen" />
-                <span>
-                  Chosen by <strong>{choice.chosenBy ?? 'nobody named'}</strong>
-                </span>
-              </FieldGrid>
-            )}
-          </>
+        <Meanwhile title="Options" isThere={found !== null} {...told}>
+          {found !== null && found.length === 0 ? (
+            <p className="quiet">The rated current of the equipment is needed to compare them.</p>
+          ) : (
+            <Compared found={found ?? []} isCurrent={told.isCurrent} priority={driver?.priority} choose={choose} />
+          )}
+        </Meanwhile>
+        {choice?.option !== undefined && (
+          <FieldGrid>
+            <BoundText path={['choice', 'reason']} label="Why this one was chosen" />
+            <span>
+              Chosen by <strong>{choice.chosenBy ?? 'nobody named'}</strong>
+            </span>
+          </FieldGrid>
         )}
       </Panel>
-      <Panel aria-label="What would change the answer">
-        <h2>What would change the answer</h2>
-        {deciding.length === 0 ? (
+      <WhatWouldChange />
+    </>
+  );
+}
+
+/** The options in their order, each with everything it is compared by. */
+function Compared({
+  found,
+  isCurrent,
+  priority,
+  choose,
+}: {
+  readonly found: readonly Option[];
+  readonly isCurrent: boolean;
+  readonly priority: Priority | undefined;
+  readonly choose: (option: Option) => void;
+}) {
+  const { survey, me } = useSurvey();
+  const { choice } = survey;
+  return (
+    <>
+      <p role="status">{whyFirst(found, priority)}</p>
+      <p className="quiet">
+        Keen Gauge compares; a competent person decides. The operator’s requirements and makers’ instructions come
+        first.
+      </p>
+      <Cards>
+        {found.map((option, at) => (
+          <Card key={option.id} {...(at === 0 ? { 'data-first': '' } : {})}>
+            <h3>
+              {at + 1}. {option.title}
+            </h3>
+            <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
+            <p className="quiet">{option.why}</p>
+            <GroundsOfOption option={option} />
+            <dl>
+              {option.weakest && (
+                <>
+                  <dt>Weakest</dt>
+                  <dd>{option.weakest}</dd>
+                </>
+              )}
+              <dt>Charging</dt>
+              <dd>{chargingWords(option)}</dd>
+              <dt>Route</dt>
+              <dd>{ROUTE_WORDS[option.route]}</dd>
+              <dt>Who must agree</dt>
+              <dd>{option.whoMustAgree}</dd>
+              <dt>Wait</dt>
+              <dd>{waitWords(option)}</dd>
+              <dt>Cost</dt>
+              <dd>{option.costWords}</dd>
+            </dl>
+            {option.already.map((says) => (
+              <p key={says}>
+                <strong>There already:</strong> {says}
+              </p>
+            ))}
+            {option.cautions.map((caution) => (
+              <p key={caution} className="quiet">
+                {caution}
+              </p>
+            ))}
+            <div>
+              <Button
+                aria-label={`Choose: ${option.title}`}
+                isDisabled={!isCurrent || isChosen(option, choice) || me.role === 'office'}
+                onPress={() => {
+                  choose(option);
+                }}
+              >
+                {isChosen(option, choice) ? 'Chosen' : 'Choose this'}
+              </Button>
+            </div>
+          </Card>
+        ))}
+      </Cards>
+    </>
+  );
+}
+
+/** Open questions of which an answer comes to something else than another does. */
+function WhatWouldChange() {
+  const { answer: deciding, ...told } = useWhatIf('whatWouldChange');
+  return (
+    <Panel aria-label="What would change the answer">
+      <Meanwhile title="What would change the answer" isThere={deciding !== null} {...told}>
+        {deciding !== null && deciding.length === 0 ? (
           <p className="quiet">Nothing that is still open would change the route, or whether this fits, by itself.</p>
         ) : (
-          deciding.map(({ id, question, outcomes }) => (
-            <section key={id} aria-label={question}>
-              <h3>{question}</h3>
-              <ul style={{ margin: '0.2rem 0 0', paddingLeft: '1.2rem' }}>
-                {outcomes.map((outcome) => (
-                  <li key={outcome.answer}>
-                    <strong>{outcome.answer}</strong>: {outcomeWords(outcome)}
-                  </li>
-                ))}
-              </ul>
-            </section>
-          ))
+          deciding?.map((fact) => <Deciding key={fact.id} fact={fact} />)
         )}
-      </Panel>
-    </>
+      </Meanwhile>
+    </Panel>
+  );
+}
+
+function Deciding({ fact: { question, outcomes } }: { readonly fact: DecidingFact }) {
+  return (
+    <section aria-label={question}>
+      <h3>{question}</h3>
+      <ul style={{ margin: '0.2rem 0 0', paddingLeft: '1.2rem' }}>
+        {outcomes.map((outcome) => (
+          <li key={outcome.answer}>
+            <strong>{outcome.answer}</strong>: {outcomeWords(outcome)}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

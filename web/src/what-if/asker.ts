@@ -1,0 +1,73 @@
+import type { Rules } from '@keen-gauge/core/rules/rules';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { AnswerTo, WhatIf } from './reckon';
+
+/** What reckons, elsewhere: a worker, or in tests a function. */
+export type Reckon = <K extends WhatIf>(what: K, survey: Survey, rules: Rules) => Promise<AnswerTo<K>>;
+
+interface Question {
+  readonly survey: Survey;
+  readonly rules: Rules;
+}
+
+/** The last answer there was, and what it answers; none yet at first. */
+export interface Told<K extends WhatIf> {
+  readonly answer: AnswerTo<K> | null;
+  readonly to: Question | null;
+  readonly hasFailed: boolean;
+}
+
+/**
+ * One thing asked again and again of a survey that changes under it. One reckoning is under way at a time; what is asked meanwhile waits, and only
+ * the newest of it is reckoned. An answer that something newer waits behind is never told.
+ */
+export class Asker<K extends WhatIf> {
+  private told: Told<K> = { answer: null, to: null, hasFailed: false };
+  private readonly listeners = new Set<() => void>();
+  private next: Question | null = null;
+  private isAtWork = false;
+
+  constructor(
+    private readonly what: K,
+    private readonly reckon: Reckon,
+  ) {}
+
+  readonly get = (): Told<K> => this.told;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => {
+      this.listeners.delete(listener);
+      // Nobody waits for it any more.
+      if (this.listeners.size === 0) this.next = null;
+    };
+  };
+
+  ask(survey: Survey, rules: Rules): void {
+    this.next = { survey, rules };
+    if (!this.isAtWork) void this.goOn();
+  }
+
+  private async goOn(): Promise<void> {
+    this.isAtWork = true;
+    for (let to = this.taken(); to; to = this.taken()) {
+      const { answer, hasFailed } = await this.reckon(this.what, to.survey, to.rules).then(
+        (found) => ({ answer: found, hasFailed: false }),
+        () => ({ answer: null, hasFailed: true }),
+      );
+      if (this.next === null) this.tell({ answer, to, hasFailed });
+    }
+    this.isAtWork = false;
+  }
+
+  private taken(): Question | null {
+    const { next } = this;
+    this.next = null;
+    return next;
+  }
+
+  private tell(told: Told<K>): void {
+    this.told = told;
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,43 @@
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useSurvey } from '../survey/SurveyContext';
+import { Asker, type Reckon } from './asker';
+import type { AnswerTo, WhatIf } from './reckon';
+import type { WhatIfWorker } from './worker';
+
+/** Nobody reads an answer between two keys of one word. */
+const PAUSE_MS = 60;
+
+let remote: Remote<WhatIfWorker> | undefined;
+
+/** One worker for the page, started when something is first asked. */
+const inWorker: Reckon = (what, survey, rules) => {
+  remote ??= wrap<WhatIfWorker>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+  return (remote.reckon as unknown as Reckon)(what, survey, rules);
+};
+
+export interface Answered<K extends WhatIf> {
+  /** Null until there is one. */
+  readonly answer: AnswerTo<K> | null;
+  /** Whether it is of the survey as it is now, or of what that was a moment ago. */
+  readonly isCurrent: boolean;
+  readonly hasFailed: boolean;
+}
+
+/** Something reckoned of the survey at hand beside the page; the last answer stays, told as such, while the next is reckoned. */
+export function useWhatIf<K extends WhatIf>(what: K, reckon: Reckon = inWorker): Answered<K> {
+  const { survey, rules } = useSurvey();
+  const [asker] = useState(() => new Asker(what, reckon));
+  const { answer, to, hasFailed } = useSyncExternalStore(asker.subscribe, asker.get);
+
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      asker.ask(survey, rules);
+    }, PAUSE_MS);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [asker, survey, rules]);
+
+  return { answer, isCurrent: to?.survey === survey && to.rules === rules, hasFailed };
+}
