@@ -1,4 +1,4 @@
-import { answerFor, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
+import { answerFor, expect, goTo, newJob, saved, signIn, signInByForm, signOff, test } from './journey';
 
 test('every item that is missing leads to the field that has it', async ({ page }) => {
   test.slow();
@@ -111,14 +111,14 @@ test('tests judged, lists seen to, a job closed with a reason and opened again',
   await expect(closing.getByRole('button', { name: 'Close the job' })).toBeVisible();
 });
 
-test('rules of the firm’s own: a pack copied, changed, compared, put over an area; house rule; the record says so', async ({
+test('rules of the firm’s own: rules copied, changed, compared, put over an area; house rule; the record says so', async ({
   page,
 }) => {
-  await signIn(page);
+  await signInByForm(page);
   await page.goto('/firm/rules');
   await page.getByRole('button', { name: 'Copy Great Britain, usual operator terms' }).click();
   const form = page.getByRole('region', { name: 'Rules being written' });
-  await form.getByLabel('Name of the pack').fill('The fell network');
+  await form.getByLabel('What they are called').fill('The fell network');
   await form.getByLabel('Where its terms come from').fill('its letter of May');
   await form.getByRole('textbox', { name: /^Maximum demand from which the operator is asked/ }).fill('80');
   await form.getByRole('button', { name: 'Save as version 1' }).click();

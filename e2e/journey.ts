@@ -17,7 +17,27 @@ export const test = base.extend({
 
 export { expect };
 
+type Cookies = Awaited<ReturnType<ReturnType<Page['context']>['cookies']>>;
+/** Who has signed in to which server, so that a hundred journeys do not each begin at the door. */
+const SIGNED_IN = new Map<string, Cookies>();
+
+/** At the list of jobs, signed in: the first time in this worker by the form, from then on with the same session. */
 export async function signIn(page: Page, who = 'maren'): Promise<void> {
+  await page.goto('/sign-in');
+  const key = `${new URL(page.url()).origin} ${who}`;
+  const known = SIGNED_IN.get(key);
+  if (known) {
+    await page.context().addCookies(known);
+    await page.goto('/');
+  } else {
+    await signInByForm(page, who);
+    SIGNED_IN.set(key, await page.context().cookies());
+  }
+  await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
+}
+
+/** A session of its own, for a journey that ends it. */
+export async function signInByForm(page: Page, who = 'maren'): Promise<void> {
   await page.goto('/sign-in');
   await page.getByLabel('E-mail address').fill(`${who}@fennel.example`);
   await page.getByLabel('Password').fill(PASSWORD);

@@ -37,7 +37,7 @@ const ONLY_A_FIGURE: ReadonlySet<string> = new Set([
   'fuse-rating-not-established',
 ]);
 
-const RUNS = { numRuns: 1000 };
+const RUNS = { numRuns: 300 };
 const HAIR_A = 1e-6;
 
 /** Every field of a survey, its path as a register names it and the survey without it; ids and what a survey cannot do without left out. */
@@ -152,7 +152,7 @@ describe('laws of the judgement, over random complete surveys', () => {
         );
         if (!named) throw new Error(`${field}: ${said.join('; ')}`);
       }),
-      { numRuns: 1500 },
+      { numRuns: 500 },
     );
   });
 
@@ -181,7 +181,7 @@ describe('laws of the judgement, over random complete surveys', () => {
         for (const { id, on, answers, taken: told } of of(taken).questions)
           if (told === undefined && on !== 'form' && on !== 'workmanship' && !answers?.length) bare.add(id);
       }),
-      { numRuns: 700 },
+      { numRuns: 250 },
     );
     expect([...bare].filter((id) => !ONLY_A_FIGURE.has(id))).toEqual([]);
   });
@@ -218,7 +218,7 @@ describe('laws of the judgement, over random complete surveys', () => {
             closed += 1;
           }
       }),
-      { numRuns: 400 },
+      { numRuns: 150 },
     );
     // Most answers are figures, which have no plausible list; enough of the others came up to have tried them.
     expect(closed).toBeGreaterThan(20);

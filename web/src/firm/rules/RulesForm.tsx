@@ -54,7 +54,7 @@ export function RulesForm({
       <h3>{draft.version === undefined ? 'A pack of our own' : `Version ${draft.version + 1} of ${pack.title}`}</h3>
       <FieldGrid>
         <TextInput
-          label="Name of the pack"
+          label="What they are called"
           value={draft.title}
           onChange={(title) => {
             set({ title });
