@@ -72,7 +72,14 @@ async function main() {
     rmSync(jestReport, { force: true });
     const suites = alongside(
       'Jest',
-      [tool('jest/bin/jest.js'), '--json', `--outputFile=${jestReport}`, '--maxWorkers=2', '--silent', '--reporters=default'],
+      [
+        tool('jest/bin/jest.js'),
+        '--json',
+        `--outputFile=${jestReport}`,
+        '--maxWorkers=2',
+        '--silent',
+        '--reporters=default',
+      ],
       { TEST_DATABASE_URL: database.url },
     );
     let checks = run('lint', [tool('oxlint/bin/oxlint'), '--deny-warnings']);
