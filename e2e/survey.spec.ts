@@ -211,7 +211,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     const survey = JSON.parse(readFileSync(await json.path(), 'utf8')) as Record<string, unknown>;
     expect(survey).toMatchObject({
       format: 'keen-gauge-survey',
-      version: 1,
+      version: 2,
       place: { meterPointNumber: '9700000012340', customerName: 'T. Żółty-Ωmega' },
       earthing: { arrangement: 'tn-s' },
       readings: [{ kind: 'loop-impedance-external', value: 0.42 }],

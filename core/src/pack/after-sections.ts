@@ -6,7 +6,7 @@ import { CHECKLISTS } from '../survey/after';
 import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NOT_KNOWN, row, type Section } from './rows';
+import { NOT_KNOWN, row, rowOf, type Section } from './rows';
 
 const VERDICTS = { passes: 'passes', fails: 'FAILS', 'not-known': 'not judged' } as const;
 
@@ -24,10 +24,14 @@ export function testSections(survey: Survey, { circuits }: Assessment, proposal:
   const instruments = [...new Set(readings.flatMap(({ instrument }) => instrument ?? []))].join(', ');
   return [
     {
+      id: 'tests',
+      subject: proposal.id,
       title: `Tests: ${equipmentName(proposal)}`,
       rows: [
-        ...tests.map(({ title, measured, limit, state }) => row(title, measured, `${limit}: ${VERDICTS[state]}`)),
-        row('Taken by', takenBy === '' ? undefined : takenBy, instruments),
+        ...tests.map(({ id, title, measured, limit, state }) =>
+          rowOf('test', id, title, measured, `${limit}: ${VERDICTS[state]}`),
+        ),
+        row('taken-by', 'Taken by', takenBy === '' ? undefined : takenBy, instruments),
       ],
     },
   ];
@@ -37,14 +41,21 @@ export function testSections(survey: Survey, { circuits }: Assessment, proposal:
 export function afterSection({ after }: Survey): Section {
   const ticks = after?.ticks?.filter(({ answer }) => answer !== undefined) ?? [];
   return {
+    id: 'after',
     title: 'After the work',
     rows: [
-      ...(after?.certificateNumber === undefined ? [] : [row('Certificate number', after.certificateNumber)]),
-      ...(after?.nextInspectionOn === undefined ? [] : [row('Next inspection on', after.nextInspectionOn)]),
+      ...(after?.certificateNumber === undefined
+        ? []
+        : [row('certificate-number', 'Certificate number', after.certificateNumber)]),
+      ...(after?.nextInspectionOn === undefined
+        ? []
+        : [row('next-inspection-on', 'Next inspection on', after.nextInspectionOn)]),
       ...CHECKLISTS.flatMap((list) => {
         const seen = ticks.filter((tick) => tick.list === list);
-        return seen.map(({ text, answer, by, at }) =>
-          row(
+        return seen.map(({ id, text, answer, by, at }) =>
+          rowOf(
+            'seen-to',
+            id,
             CHECKLIST_NAMES[list],
             text ?? NOT_KNOWN,
             [answer === 'done' ? 'done' : 'does not apply', by, at?.slice(0, 10)].filter(Boolean).join(', '),

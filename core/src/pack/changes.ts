@@ -1,3 +1,4 @@
+import { namedAs, withIds, type StoredSection } from './former-sections';
 import type { Section } from './rows';
 
 /** One line of the document that says something else than in the pack before. */
@@ -9,9 +10,12 @@ export interface PackChange {
   readonly is?: string;
 }
 
-/** Everything the document says now and did not say before, in its own order; then what it says no more. */
-export function changesSince(before: readonly Section[], now: readonly Section[]): PackChange[] {
-  const [was, is] = [linesOf(before), linesOf(now)];
+/**
+ * Everything the document says now and did not say before, in its own order; then what it says no more. Lines are the same by their ids, whatever
+ * they are called: other words for a label are no change.
+ */
+export function changesSince(before: readonly StoredSection[], now: readonly Section[]): PackChange[] {
+  const [was, is] = [linesOf(namedAs(now, withIds(before))), linesOf(now)];
   const changed = [...is].flatMap(([key, line]): PackChange[] => {
     const earlier = was.get(key);
     if (earlier?.text === line.text) return [];
@@ -29,15 +33,16 @@ interface Line {
   readonly text: string;
 }
 
-/** Lines by section and label; the second of two alike is the second, since findings and reasons repeat their labels. */
-function linesOf(sections: readonly Section[]): Map<string, Line> {
+/** Lines by the ids of section and line; the second under one id is the second. */
+function linesOf(sections: readonly StoredSection[]): Map<string, Line> {
   const lines = new Map<string, Line>();
-  for (const { title: section, rows } of sections)
-    for (const { label, value, note } of rows) {
+  for (const { id: section = '', subject: of = '', title, rows } of sections)
+    for (const { id = '', subject = '', label, value, note } of rows) {
+      const key = [section, of, id, subject].join('\n');
+      let at = 1;
+      while (lines.has(`${key}\n${at}`)) at += 1;
       const text = note === undefined ? value : `${value} (${note})`;
-      // Of several lines with one label it is what they say that makes them the same.
-      const repeats = rows.filter((each) => each.label === label).length > 1;
-      lines.set(repeats ? `${section} ${label} ${value}` : `${section} ${label}`, { section, label, text });
+      lines.set(`${key}\n${at}`, { section: title, label, text });
     }
   return lines;
 }

@@ -5,7 +5,7 @@ import { limitWords } from '../cable/size-search';
 import { WAY_PLAN_NAMES } from '../survey/words/circuit-words';
 import type { Proposal } from '../survey/proposal';
 import type { Figure } from '../worked';
-import { figureText, NOT_KNOWN, row, type Row, type Section } from './rows';
+import { figureText, NOT_KNOWN, row, rowOf, type Row, type Section } from './rows';
 
 const SURGE = {
   fit: 'To be fitted',
@@ -23,9 +23,12 @@ export function circuitSections(proposal: Proposal, { circuits }: Assessment): S
   const { rcd, surge, way } = proposal;
   return [
     {
+      id: 'circuit',
+      subject: proposal.id,
       title: `Circuit: ${circuit.label}`,
       rows: [
         row(
+          'device',
           'Device',
           device.ratingA === null ? undefined : `${device.curve ?? ''}${device.ratingA} A`,
           [device.taken ? 'taken, not chosen' : '', way?.plan && WAY_PLAN_NAMES[way.plan], way?.note]
@@ -33,6 +36,7 @@ export function circuitSections(proposal: Proposal, { circuits }: Assessment): S
             .join('; '),
         ),
         row(
+          'rcd-of-its-own',
           'RCD of its own',
           rcd?.place && `${rcd.residualMa ?? '?'} mA type ${rcd.rcdType ?? '?'}, ${RCD_PLACES[rcd.place]}`,
           rcd?.dcDetection === 'yes' ? 'the equipment detects 6 mA of direct current' : undefined,
@@ -42,6 +46,7 @@ export function circuitSections(proposal: Proposal, { circuits }: Assessment): S
           ? []
           : [
               row(
+                'surge-protection',
                 'Surge protection',
                 SURGE[surge.decision],
                 [surge.decidedBy, surge.reason, surge.leadsM === undefined ? '' : `leads ${surge.leadsM} m`]
@@ -55,10 +60,10 @@ export function circuitSections(proposal: Proposal, { circuits }: Assessment): S
 }
 
 function cableRows({ cable, recorded, search, gap, lengthM, loopLimit, taken }: CircuitAssessment): Row[] {
-  if (gap !== null || !search) return [row('Cable', undefined, gap ?? undefined)];
+  if (gap !== null || !search) return [row('cable', 'Cable', undefined, gap ?? undefined)];
   const verdict = recorded ?? search.sizes.find(({ sizeMm2 }) => sizeMm2 === search.smallestMm2);
   const length = lengthM === null ? 'length not known' : `${lengthM} m`;
-  if (!verdict) return [row('Cable', `${cable ?? NOT_KNOWN}, ${length}`, 'No size is shown to pass.')];
+  if (!verdict) return [row('cable', 'Cable', `${cable ?? NOT_KNOWN}, ${length}`, 'No size is shown to pass.')];
   const smallest =
     search.smallestMm2 === null
       ? 'no size is shown to pass'
@@ -69,11 +74,22 @@ function cableRows({ cable, recorded, search, gap, lengthM, loopLimit, taken }: 
     'not-known': 'not judged in full',
   };
   return [
-    row('Cable', `${cable ?? ''}, ${verdict.sizeMm2} mm², ${length}`, `${state[verdict.state]}; ${smallest}`),
-    row('Carries, as laid', figureText(verdict.capacity), taken.length > 0 ? `taken: ${taken.join(', ')}` : undefined),
-    row('Volt drop from the origin', figureText(verdict.drop)),
-    row('Loop impedance at its end', figureText(verdict.loop), `${figureText(loopLimit)} at most`),
+    row('cable', 'Cable', `${cable ?? ''}, ${verdict.sizeMm2} mm², ${length}`, `${state[verdict.state]}; ${smallest}`),
     row(
+      'carries-as-laid',
+      'Carries, as laid',
+      figureText(verdict.capacity),
+      taken.length > 0 ? `taken: ${taken.join(', ')}` : undefined,
+    ),
+    row('volt-drop-from-the-origin', 'Volt drop from the origin', figureText(verdict.drop)),
+    row(
+      'loop-impedance-at-its-end',
+      'Loop impedance at its end',
+      figureText(verdict.loop),
+      `${figureText(loopLimit)} at most`,
+    ),
+    row(
+      'least-protective-conductor',
       'Least protective conductor',
       figureText(verdict.leastCpc),
       verdict.cpcMm2 === null ? undefined : `${verdict.cpcMm2} mm² here`,
@@ -98,19 +114,23 @@ export function circuitWorkings({ recorded, search, loopLimit, label }: CircuitA
 }
 
 /** A feeder's questions as they were answered, and what may be done for a charger at its far end. */
-export function feederSection({ label, questions, answers, claim }: FeederAssessment): Section {
+export function feederSection({ nodeId, label, questions, answers, claim }: FeederAssessment): Section {
   const words = { true: 'Holds', false: 'Does not hold', null: NOT_KNOWN } as const;
   const said = (holds: boolean | null): string => words[`${holds}`];
   return {
+    id: 'feeder',
+    subject: nodeId,
     title: `Feeder: ${label}`,
     rows: [
-      ...questions.map(({ question, answer }) => row(question, answer)),
+      ...questions.map(({ id, question, answer }) => rowOf('feeder-question', id, question, answer)),
       ...(claim
-        ? [row(`Whether it would carry ${claim.claimedA} A`, said(claim.holds), claim.reasons.join('; '))]
+        ? [row('claim', `Whether it would carry ${claim.claimedA} A`, said(claim.holds), claim.reasons.join('; '))]
         : []),
       ...answers
         .filter(({ kind }) => kind !== 'wait')
-        .map(({ title, holds, says }, at) => row(`Answer ${at + 1}: ${title}`, said(holds), says)),
+        .map(({ kind, title, holds, says }, at) =>
+          rowOf('feeder-answer', kind, `Answer ${at + 1}: ${title}`, said(holds), says),
+        ),
     ],
   };
 }

@@ -30,6 +30,7 @@ describe('what a pack says', () => {
     expect(content.title).toBe('Application to connect new equipment');
     expect(row(content, 'Site', 'Customer')?.value).toBe('Not known');
     expect(row(content, 'Existing', 'Cut-out fuse')).toEqual({
+      id: 'cut-out-fuse',
       label: 'Cut-out fuse',
       value: 'Not established; 60 A used as fallback',
       note: 'Evidence: none',
@@ -140,6 +141,7 @@ describe('what a pack says of earth and circuit', () => {
     });
     const content = composePack(survey, assess(survey, gbDefault), gbDefault, signedBy);
     expect(row(content, 'New equipment', 'Open-PEN protection')).toEqual({
+      id: 'open-pen-protection',
       label: 'Open-PEN protection',
       value: 'Built into the charger (not confirmed)',
       note: 'Not known yet: Its maker must declare that it disconnects line, neutral and protective conductor.; maker’s data; second earth path: no',

@@ -18,11 +18,12 @@ import { choiceSection, commissioningSections, trialSections } from './decision-
 import { earthingSection } from './earthing-section';
 import { equipmentSection, requestSection } from './equipment-sections';
 import { changesSince, type PackChange } from './changes';
+import type { StoredSection } from './former-sections';
 import { missingItems, type Missing } from './missing';
 import { noticeWords } from './notice';
 import { packPhotos, type PackPhoto } from './photos';
 import type { Signature } from './signature';
-import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
+import { figureText, NOT_KNOWN, phasesText, row, rowOf, type Row, type Section } from './rows';
 import { readingsSection, supplySection, thereSection } from './supply-sections';
 import { verdictSection } from './verdict-section';
 
@@ -70,7 +71,7 @@ export interface PackContent {
 /** The pack signed before this one, to say what has changed since. */
 export interface EarlierPack {
   readonly number: string;
-  readonly sections: readonly Section[];
+  readonly sections: readonly StoredSection[];
 }
 
 const TITLES: Readonly<Record<RouteWay, string>> = {
@@ -150,9 +151,10 @@ export function factSections(survey: Survey, assessment: Assessment, rules: Rule
 /** What was open or wrong and touches safety, with the reason whoever signed gave for each. */
 function answeredSection({ name, answers = [] }: SignedBy): Section {
   return {
+    id: 'answered-for',
     title: 'Answered for when signed',
     derived: true,
-    rows: answers.map(({ text, reason }) => row(`By ${name}`, text, reason)),
+    rows: answers.map(({ text, reason }) => rowOf('answered-for', text, `By ${name}`, text, reason)),
   };
 }
 
@@ -178,34 +180,37 @@ function siteSection({ place }: Survey): Section {
   const number = meterPoint(place.meterPointNumber);
   const address = [place.addressLine1, place.addressLine2, place.town, place.postcode].filter(Boolean).join(', ');
   return {
+    id: 'site',
     title: 'Site and customer',
     rows: [
-      row('Customer', place.customerName),
-      row('Telephone', place.customerPhone),
-      row('E-mail', place.customerEmail),
-      row('Address', address),
-      row('Nation', place.nation && NATION_NAMES[place.nation]),
-      row('Premises', place.premises && PREMISES_NAMES[place.premises]),
+      row('customer', 'Customer', place.customerName),
+      row('telephone', 'Telephone', place.customerPhone),
+      row('e-mail', 'E-mail', place.customerEmail),
+      row('address', 'Address', address),
+      row('nation', 'Nation', place.nation && NATION_NAMES[place.nation]),
+      row('premises', 'Premises', place.premises && PREMISES_NAMES[place.premises]),
       row(
+        'meter-point-number',
         'Meter point number (MPAN)',
         number.state === 'good' ? groupedMeterPoint(number.core) : place.meterPointNumber,
         number.state === 'faulty' ? number.says : undefined,
       ),
-      row('Network operator', place.operatorName),
+      row('network-operator', 'Network operator', place.operatorName),
     ],
   };
 }
 
 function installerSection({ firm, name, registration, contact = {} }: SignedBy): Section {
   return {
+    id: 'installer',
     title: 'Installer',
     rows: [
-      row('Firm', firm),
-      row('Address', contact.address),
-      row('Telephone', contact.telephone),
-      row('E-mail', contact.email),
-      row('Signed for by', name),
-      row('Registration', registration),
+      row('firm', 'Firm', firm),
+      row('address', 'Address', contact.address),
+      row('telephone', 'Telephone', contact.telephone),
+      row('e-mail', 'E-mail', contact.email),
+      row('signed-for-by', 'Signed for by', name),
+      row('registration', 'Registration', registration),
     ],
   };
 }
@@ -213,24 +218,38 @@ function installerSection({ firm, name, registration, contact = {} }: SignedBy):
 function demandSection(survey: Survey, { demand }: Assessment): Section {
   const { reason, declaredBy } = survey.declaration;
   return {
+    id: 'demand',
     title: 'Maximum demand',
     rows: [
       row(
+        'basis-declared',
         'Basis declared',
         `By ${demand.basis}`,
         [reason, declaredBy && `declared by ${declaredBy}`].filter(Boolean).join('; '),
       ),
-      row('Before the work', phasesText(demand.before), figureText(demand.beforeKva)),
+      row('before-the-work', 'Before the work', phasesText(demand.before), figureText(demand.beforeKva)),
       // What a limiter keeps it to is said only where one is known to.
       ...(isManaged(demand)
         ? [
-            row('After the work, unmanaged', phasesText(demand.afterUnmanaged)),
-            row('After the work, managed', phasesText(demand.afterManaged), figureText(demand.afterKva)),
+            row('after-the-work-unmanaged', 'After the work, unmanaged', phasesText(demand.afterUnmanaged)),
+            row(
+              'after-the-work-managed',
+              'After the work, managed',
+              phasesText(demand.afterManaged),
+              figureText(demand.afterKva),
+            ),
           ]
-        : [row('After the work, unmanaged', phasesText(demand.afterUnmanaged), figureText(demand.afterKva))]),
-      row('Headroom', phasesText(demand.headroom)),
-      row('By circuits', phasesText(demand.byCircuits)),
-      row('By appliances', phasesText(demand.byAppliances)),
+        : [
+            row(
+              'after-the-work-unmanaged',
+              'After the work, unmanaged',
+              phasesText(demand.afterUnmanaged),
+              figureText(demand.afterKva),
+            ),
+          ]),
+      row('headroom', 'Headroom', phasesText(demand.headroom)),
+      row('by-circuits', 'By circuits', phasesText(demand.byCircuits)),
+      row('by-appliances', 'By appliances', phasesText(demand.byAppliances)),
       ...assumedRows(survey),
       ...survey.measurements.map(measuredRow),
     ],
@@ -247,7 +266,7 @@ function assumedRows({ loads }: Survey): Row[] {
   const assumed = loads.filter((load) => load.assumed);
   if (assumed.length === 0) return [];
   const names = assumed.map((load) => load.label ?? CLASS_NAMES[load.class]);
-  return [row('Assumed', `${assumed.length} of ${loads.length} loads`, names.join(', '))];
+  return [row('assumed', 'Assumed', `${assumed.length} of ${loads.length} loads`, names.join(', '))];
 }
 
 const MEASURED: Readonly<Record<Measurement['kind'], string>> = {
@@ -258,7 +277,16 @@ const MEASURED: Readonly<Record<Measurement['kind'], string>> = {
 };
 
 /** What was measured, with how far it reaches. */
-function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileName }: Measurement): Row {
+function measuredRow({
+  id: measurementId,
+  kind,
+  phases,
+  days,
+  coveragePercent,
+  note,
+  takenBy,
+  fileName,
+}: Measurement): Row {
   const log = kind === 'logger' || kind === 'half-hourly';
   const figures = phases.map(({ id, peakA, mean30A, onceAYearA }) => {
     const on = phases.length > 1 ? `${id} ` : '';
@@ -267,21 +295,28 @@ function measuredRow({ kind, phases, days, coveragePercent, note, takenBy, fileN
     return `${on}highest half hour ${mean30A === undefined ? NOT_KNOWN : `${mean30A.toFixed(1)} A`}${year}`;
   });
   const reach = log ? `${days ?? 0} whole days, ${(coveragePercent ?? 0).toFixed(1)} % covered` : note;
-  return row(MEASURED[kind], figures.join(' · '), [reach, fileName, takenBy].filter(Boolean).join('; '));
+  return rowOf(
+    'measured',
+    measurementId,
+    MEASURED[kind],
+    figures.join(' · '),
+    [reach, fileName, takenBy].filter(Boolean).join('; '),
+  );
 }
 
 function routeSection({ route, demand, rules }: Assessment): Section {
   return {
+    id: 'route',
     title: 'Route to the network operator',
     derived: true,
     rows: [
-      row('Route', route.words, `Rules ${rules.id}, version ${rules.version}`),
-      ...route.triggers.map(({ title, evidence, state }) =>
-        row(state === 'met' ? 'Because' : 'Because not known', title, evidence),
+      row('route', 'Route', route.words, `Rules ${rules.id}, version ${rules.version}`),
+      ...route.triggers.map(({ id, title, evidence, state }) =>
+        rowOf('trigger', id, state === 'met' ? 'Because' : 'Because not known', title, evidence),
       ),
       ...(demand.limiter.kind === 'none'
         ? []
-        : [row('Limiter', answerWords(demand.limiter.holds), demand.limiter.why)]),
+        : [row('limiter', 'Limiter', answerWords(demand.limiter.holds), demand.limiter.why)]),
     ],
   };
 }
@@ -289,8 +324,11 @@ function routeSection({ route, demand, rules }: Assessment): Section {
 function findingsSection({ findings }: Assessment): Section {
   const words = { danger: 'Danger', act: 'To be done', ask: 'Open question', note: 'Noted' };
   return {
+    id: 'findings',
     title: 'Findings',
     derived: true,
-    rows: findings.map(({ grade, title, remedy }) => row(words[grade], title, remedy)),
+    rows: findings.map(({ id, subjectId = '', grade, title, remedy }) =>
+      rowOf('finding', `${id} ${subjectId}`, words[grade], title, remedy),
+    ),
   };
 }

@@ -9,7 +9,7 @@ import type { TrialSpread } from '../survey/trial';
 import { TRIAL_FAULT_NAMES } from '../survey/words/trial-words';
 import { trialPlan } from '../trial/plan';
 import { stillTrue } from '../trial/record';
-import { NOT_KNOWN, row, type Section } from './rows';
+import { NOT_KNOWN, row, rowOf, type Section } from './rows';
 
 /** What the packs say of how the charger is run: the trial played, the limiter commissioned, the option decided on. */
 
@@ -20,16 +20,20 @@ export function commissioningSections(proposal: Proposal, survey: Survey, rules:
   const words = { holds: 'Passed', fails: 'Failed', 'not-known': NOT_KNOWN };
   return [
     {
+      id: 'commissioned',
+      subject: proposal.id,
       title: `Limiter commissioned: ${equipmentName(proposal)}`,
       rows: [
-        ...commissioningSteps(proposal, survey, rules).map(({ title, state, says, overLink }) =>
-          row(
+        ...commissioningSteps(proposal, survey, rules).map(({ id, title, state, says, overLink }) =>
+          rowOf(
+            'commissioning-step',
+            id,
             title,
             words[state],
             overLink ? `${says}; read over its link ${overLink.readAt.slice(0, 16).replace('T', ' ')}` : says,
           ),
         ),
-        row('By', doneBy, [doneAt?.slice(0, 16).replace('T', ' '), note].filter(Boolean).join('; ')),
+        row('by', 'By', doneBy, [doneAt?.slice(0, 16).replace('T', ' '), note].filter(Boolean).join('; ')),
       ],
     },
   ];
@@ -37,16 +41,20 @@ export function commissioningSections(proposal: Proposal, survey: Survey, rules:
 
 /** The option decided on, by whom and why; nothing where none was. */
 export function choiceSection({ choice, driver }: Survey): Section {
-  if (choice?.option === undefined) return { title: 'Option chosen', rows: [] };
+  if (choice?.option === undefined) return { id: 'choice', title: 'Option chosen', rows: [] };
   return {
+    id: 'choice',
     title: 'Option chosen',
     rows: [
       row(
+        'option',
         'Option',
         [choice.option, choice.also].flatMap((each) => (each === undefined ? [] : OPTION_NAMES[each])).join(' and '),
         [choice.reason, choice.chosenBy && `chosen by ${choice.chosenBy}`].filter(Boolean).join('; '),
       ),
-      ...(driver?.priority === undefined ? [] : [row('What matters most', PRIORITY_NAMES[driver.priority])]),
+      ...(driver?.priority === undefined
+        ? []
+        : [row('what-matters-most', 'What matters most', PRIORITY_NAMES[driver.priority])]),
     ],
   };
 }
@@ -61,9 +69,12 @@ export function trialSections(proposal: Proposal, survey: Survey, assessment: As
   const fresh = stillTrue(record, plan);
   return [
     {
+      id: 'trial',
+      subject: proposal.id,
       title: `Trial, indicative: ${equipmentName(proposal)}`,
       rows: [
         row(
+          'played',
           'Played',
           `${years} household-years from ${from}, seed ${seed}`,
           [
@@ -76,7 +87,9 @@ export function trialSections(proposal: Proposal, survey: Survey, assessment: As
             .join('; '),
         ),
         ...(record.ways ?? []).map(({ name, id, minutesOver, longestOverMin, morningsShort, pauses, parts = [] }) =>
-          row(
+          rowOf(
+            'way-run',
+            id,
             name ?? id,
             `${spreadText(minutesOver)} minutes a year over, longest run ${spreadText(longestOverMin)} min`,
             [

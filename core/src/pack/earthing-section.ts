@@ -5,7 +5,7 @@ import { EARTHING_SIGN_MEANINGS } from '../earthing/signs';
 import { BONDED_PART_NAMES, INCOMING_NAMES } from '../survey/words/earthing-words';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { figureText, NOT_KNOWN, row, type Row, type Section } from './rows';
+import { figureText, NOT_KNOWN, row, rowOf, type Row, type Section } from './rows';
 
 const STATES = { holds: 'Holds', fails: 'Does not hold', 'not-known': NOT_KNOWN } as const;
 const COVER = { covered: 'Covered', 'not-covered': 'Not covered', 'not-known': NOT_KNOWN } as const;
@@ -17,15 +17,21 @@ export function earthingSection(survey: Survey, { earthing: assessed }: Assessme
   const [zeOhm, electrodeOhm] = [highestZe(survey), highestElectrode(survey)];
   const { conductor, bonding, rcdCover } = assessed;
   return {
+    id: 'earthing',
     title: 'Earthing and bonding',
     rows: [
-      ...(seen.length === 0 ? [] : [row('Seen', seen.map(({ id }) => EARTHING_SIGN_MEANINGS[id].name).join('; '))]),
-      ...(zeOhm === undefined ? [] : [row('Ze, highest reading', `${zeOhm} Ω`)]),
-      ...(electrodeOhm === undefined ? [] : [row('Electrode, highest reading', `${electrodeOhm} Ω`)]),
+      ...(seen.length === 0
+        ? []
+        : [row('seen', 'Seen', seen.map(({ id }) => EARTHING_SIGN_MEANINGS[id].name).join('; '))]),
+      ...(zeOhm === undefined ? [] : [row('ze-highest-reading', 'Ze, highest reading', `${zeOhm} Ω`)]),
+      ...(electrodeOhm === undefined
+        ? []
+        : [row('electrode-highest-reading', 'Electrode, highest reading', `${electrodeOhm} Ω`)]),
       ...(conductor.recordedMm2 === null
         ? []
         : [
             row(
+              'earthing-conductor',
               'Earthing conductor',
               `${conductor.recordedMm2} mm² copper`,
               `${figureText(conductor.least)} at least: ${STATES[conductor.holds === null ? 'not-known' : conductor.holds ? 'holds' : 'fails'].toLowerCase()}`,
@@ -35,13 +41,17 @@ export function earthingSection(survey: Survey, { earthing: assessed }: Assessme
         const recorded = earthing.services?.find(({ id }) => id === verdict.id);
         const size = recorded?.bonded === 'yes' ? `bonded ${recorded.sizeMm2 ?? '?'} mm²` : '';
         const what = recorded?.incoming === undefined ? NOT_KNOWN : INCOMING_NAMES[recorded.incoming];
-        return row(
+        return rowOf(
+          'bonding',
+          verdict.id,
           `Bonding: ${BONDED_PART_NAMES[verdict.id].toLowerCase()}`,
           [what, size].filter(Boolean).join(', '),
           `${STATES[verdict.state]}; ${verdict.why}`,
         );
       }),
-      ...rcdCover.map(({ label, state, by }) => row(`RCD cover: ${label}`, COVER[state], by || undefined)),
+      ...rcdCover.map(({ boardId, label, state, by }) =>
+        rowOf('rcd-cover', boardId, `RCD cover: ${label}`, COVER[state], by || undefined),
+      ),
     ],
   };
 }
@@ -67,5 +77,5 @@ export function openPenRows({ openPen, pen }: Proposal, assessed: OpenPenAssessm
     (way && way.state !== 'suits' && assessed?.need === 'needed'
       ? `${OPEN_PEN_NAMES[openPen]} (${way.state === 'does-not' ? 'fails' : 'not confirmed'})`
       : OPEN_PEN_NAMES[openPen]);
-  return [row('Open-PEN protection', text, [state, ...details].filter(Boolean).join('; '))];
+  return [row('open-pen-protection', 'Open-PEN protection', text, [state, ...details].filter(Boolean).join('; '))];
 }

@@ -11,7 +11,7 @@ import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
 import {} from '../worked';
 import { openPenRows } from './earthing-section';
-import { NOT_KNOWN, row, type Row, type Section } from './rows';
+import { NOT_KNOWN, row, rowOf, type Row, type Section } from './rows';
 import { shown } from '../rules/rounding';
 
 const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', unknown: NOT_KNOWN };
@@ -26,22 +26,28 @@ export function equipmentSection(
   const { limiter } = proposal;
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return {
+    id: 'equipment',
+    subject: proposal.id,
     title: `New equipment: ${proposal.label ?? KIND_NAMES[proposal.kind].toLowerCase()}`,
     rows: [
-      row('Kind', KIND_NAMES[proposal.kind]),
-      row('Make and model', proposal.makeAndModel),
+      row('kind', 'Kind', KIND_NAMES[proposal.kind]),
+      row('make-and-model', 'Make and model', proposal.makeAndModel),
       row(
+        'rated-current',
         'Rated current',
         amperes(proposal.ratedA),
         proposal.phases === 3 ? 'on each of three phases' : lineWords(proposal, survey),
       ),
       row(
+        'on-the-type-tested-register',
         'On the type-tested register',
         proposal.typeTested && ANSWER_WORDS[proposal.typeTested],
         proposal.registerReference,
       ),
       ...operatorRows(proposal),
-      ...(isCharger(proposal) ? [row('Where vehicles charge', proposal.parking?.replace('-', ' '))] : []),
+      ...(isCharger(proposal)
+        ? [row('where-vehicles-charge', 'Where vehicles charge', proposal.parking?.replace('-', ' '))]
+        : []),
       // Nothing to protect against where the earth is not taken from the supply's neutral.
       ...(!isCharger(proposal) || earthing.arrangement === 'tn-s' || earthing.arrangement === 'tt'
         ? []
@@ -49,19 +55,28 @@ export function equipmentSection(
             proposal,
             assessed.openPen.find(({ proposalId }) => proposalId === proposal.id),
           )),
-      ...(limiter.kind === 'fixed' ? [row('Held to a fixed current', amperes(limiter.fixedA))] : []),
+      ...(limiter.kind === 'fixed'
+        ? [row('held-to-a-fixed-current', 'Held to a fixed current', amperes(limiter.fixedA))]
+        : []),
       ...(limiter.kind === 'clamp'
         ? [
-            ...namedClamps(proposal, supply.nodes).map(({ name, setPointA }, at, all) =>
-              row(
+            ...namedClamps(proposal, supply.nodes).map(({ name, nodeId, setPointA }, at, all) =>
+              rowOf(
+                'clamp',
+                nodeId ?? '',
                 all.length > 1 ? `Clamp ${at + 1} of ${all.length}` : 'Managed by clamp',
                 name,
                 `set-point ${amperes(setPointA) ?? NOT_KNOWN}`,
               ),
             ),
-            row('Fail-safe current', amperes(limiter.failSafeA)),
-            row('Keeps the supply within its rating', answerWords(demand.limiter.holds), demand.limiter.why),
-            ...(limiter.fixedA === undefined ? [] : [row('Own setting', amperes(limiter.fixedA))]),
+            row('fail-safe-current', 'Fail-safe current', amperes(limiter.failSafeA)),
+            row(
+              'keeps-the-supply-within-its-rating',
+              'Keeps the supply within its rating',
+              answerWords(demand.limiter.holds),
+              demand.limiter.why,
+            ),
+            ...(limiter.fixedA === undefined ? [] : [row('own-setting', 'Own setting', amperes(limiter.fixedA))]),
           ]
         : []),
     ],
@@ -92,20 +107,28 @@ function operatorRows(proposal: Proposal): Row[] {
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return [
     ...(kind === 'heat-pump' || startingA !== undefined
-      ? [row('Starting current, each phase', amperes(startingA))]
+      ? [row('starting-current-each-phase', 'Starting current, each phase', amperes(startingA))]
       : []),
     ...(kind === 'heat-pump' || kind === 'electric-heating' || harmonics !== undefined
-      ? [row('Harmonics and flicker', harmonics && HARMONICS_NAMES[harmonics])]
+      ? [row('harmonics-and-flicker', 'Harmonics and flicker', harmonics && HARMONICS_NAMES[harmonics])]
       : []),
     ...(isGeneration(proposal)
       ? [
           row(
+            'capacity-each-phase',
             'Capacity, each phase',
             amperes(ratedA),
             exportA === undefined ? 'its rating; no limit on its export is recorded' : `export limited to ${exportA} A`,
           ),
         ]
-      : [row('Can export', canExport && ANSWER_WORDS[canExport], exportA === undefined ? undefined : `${exportA} A`)]),
+      : [
+          row(
+            'can-export',
+            'Can export',
+            canExport && ANSWER_WORDS[canExport],
+            exportA === undefined ? undefined : `${exportA} A`,
+          ),
+        ]),
   ];
 }
 
@@ -115,19 +138,33 @@ export function requestSection(survey: Survey): Section {
   const total = exportTotal(survey);
   const exports = proposals.some(isGeneration);
   return {
+    id: 'request',
     title: 'Asked of the operator',
     rows: [
-      ...(isUpgradeOnly(survey) ? [row('Request', 'A change of supply; nothing is to be connected now')] : []),
-      ...(request.fuseUpgrade
-        ? [row('A larger cut-out fuse', request.wantedFuseA === undefined ? 'Yes' : `${request.wantedFuseA} A`)]
+      ...(isUpgradeOnly(survey)
+        ? [row('request', 'Request', 'A change of supply; nothing is to be connected now')]
         : []),
-      ...(request.newPhases ? [row('More phases', 'Yes')] : []),
-      ...(request.plannedOn === undefined ? [] : [row('Work planned for', request.plannedOn)]),
-      ...(request.importLimitation ? [row('Import limitation scheme', 'Yes', 'EREC G100')] : []),
-      ...(request.exportLimitation ? [row('Export limitation scheme', 'Yes', 'EREC G100')] : []),
+      ...(request.fuseUpgrade
+        ? [
+            row(
+              'a-larger-cut-out-fuse',
+              'A larger cut-out fuse',
+              request.wantedFuseA === undefined ? 'Yes' : `${request.wantedFuseA} A`,
+            ),
+          ]
+        : []),
+      ...(request.newPhases ? [row('more-phases', 'More phases', 'Yes')] : []),
+      ...(request.plannedOn === undefined ? [] : [row('work-planned-for', 'Work planned for', request.plannedOn)]),
+      ...(request.importLimitation
+        ? [row('import-limitation-scheme', 'Import limitation scheme', 'Yes', 'EREC G100')]
+        : []),
+      ...(request.exportLimitation
+        ? [row('export-limitation-scheme', 'Export limitation scheme', 'Yes', 'EREC G100')]
+        : []),
       ...(exports
         ? [
             row(
+              'all-generation-on-the-premises-each-phase',
               'All generation on the premises, each phase',
               total.amperes === null ? undefined : `${shown(total.amperes)} A`,
               total.parts,
@@ -135,7 +172,13 @@ export function requestSection(survey: Survey): Section {
           ]
         : []),
       ...((request.installationsOnDevelopment ?? 1) > 1
-        ? [row('Installations on this development', String(request.installationsOnDevelopment))]
+        ? [
+            row(
+              'installations-on-this-development',
+              'Installations on this development',
+              String(request.installationsOnDevelopment),
+            ),
+          ]
         : []),
     ],
   };

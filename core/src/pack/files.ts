@@ -9,7 +9,8 @@ import { fixed } from '../rules/rounding';
 import { equipmentName } from '../survey/words/kinds';
 import { isManaged, type PackContent } from './compose';
 import { namedClamps } from './equipment-sections';
-import type { Section } from './rows';
+import type { RowId, SectionId } from './row-ids';
+import { withIds, type StoredSection } from './former-sections';
 
 /** One file of a pack that is text, by its name within it. */
 export interface PackText {
@@ -113,25 +114,32 @@ export function csv(rows: readonly (readonly string[])[]): string {
 }
 
 /** A piece of new equipment in a line, as its section has it. */
-function equipmentLine({ title, rows }: Section): string {
-  const find = (label: string): string | undefined => rows.find((each) => each.label === label)?.value;
-  const clamps = rows.filter(({ label }) => label.startsWith('Clamp ') || label === 'Managed by clamp');
+function equipmentLine({ title, rows }: StoredSection): string {
+  const find = (id: RowId): string | undefined => rows.find((each) => each.id === id)?.value;
+  const clamps = rows.filter(({ id }) => id === 'clamp');
+  const heldTo = find('held-to-a-fixed-current');
   return [
     title.replace(/^New equipment: /, ''),
-    find('Make and model'),
-    find('Rated current'),
+    find('make-and-model'),
+    find('rated-current'),
     ...clamps.map(({ value, note }) => `clamp on ${value}, ${note ?? ''}`),
-    clamps.length > 0 ? `fail-safe ${find('Fail-safe current') ?? ''}` : undefined,
-    find('Held to a fixed current') === undefined ? undefined : `held to ${find('Held to a fixed current') ?? ''}`,
+    clamps.length > 0 ? `fail-safe ${find('fail-safe-current') ?? ''}` : undefined,
+    heldTo === undefined ? undefined : `held to ${heldTo}`,
   ]
     .filter((part) => part !== undefined)
     .join('; ');
 }
 
+/** What the message is made of: of a pack just composed, or of one signed long ago. */
+export type MessageContent = Pick<PackContent, 'title' | 'purpose' | 'photos'> & {
+  readonly sections: readonly StoredSection[];
+};
+
 /** The words to send a pack with, ready to be copied: what it is, for where, what is asked, who signed. */
-export function coveringMessage({ title, purpose, sections, photos }: PackContent): string {
-  const find = (section: string, label: string): string | undefined =>
-    sections.find((each) => each.title.startsWith(section))?.rows.find((each) => each.label === label)?.value;
+export function coveringMessage({ title, purpose, sections: stored, photos }: MessageContent): string {
+  const sections = withIds(stored);
+  const find = (section: SectionId, id: RowId): string | undefined =>
+    sections.find((each) => each.id === section)?.rows.find((each) => each.id === id)?.value;
   const lines = (pairs: readonly (readonly [string, string | undefined])[]): string[] =>
     pairs.flatMap(([label, value]) => (value === undefined ? [] : [`${label}: ${value}`]));
   return [
@@ -140,22 +148,20 @@ export function coveringMessage({ title, purpose, sections, photos }: PackConten
     purpose,
     '',
     ...lines([
-      ['Site', find('Site', 'Address')],
-      ['Meter point', find('Site', 'Meter point number (MPAN)')],
-      ['Cut-out fuse', find('Existing supply', 'Cut-out fuse')],
-      ['Maximum demand before the work', find('Maximum demand', 'Before the work')],
-      ['After the work, unmanaged', find('Maximum demand', 'After the work, unmanaged')],
-      ['After the work, managed', find('Maximum demand', 'After the work, managed')],
-      ...sections
-        .filter((each) => each.title.startsWith('New equipment'))
-        .map((each) => ['New equipment', equipmentLine(each)] as const),
-      ['Route', find('Route', 'Route')],
-      ['Signed for by', find('Installer', 'Signed for by')],
-      ['Firm', find('Installer', 'Firm')],
-      ['Address', find('Installer', 'Address')],
-      ['Telephone', find('Installer', 'Telephone')],
-      ['E-mail', find('Installer', 'E-mail')],
-      ['Registration', find('Installer', 'Registration')],
+      ['Site', find('site', 'address')],
+      ['Meter point', find('site', 'meter-point-number')],
+      ['Cut-out fuse', find('supply', 'cut-out-fuse')],
+      ['Maximum demand before the work', find('demand', 'before-the-work')],
+      ['After the work, unmanaged', find('demand', 'after-the-work-unmanaged')],
+      ['After the work, managed', find('demand', 'after-the-work-managed')],
+      ...sections.filter(({ id }) => id === 'equipment').map((each) => ['New equipment', equipmentLine(each)] as const),
+      ['Route', find('route', 'route')],
+      ['Signed for by', find('installer', 'signed-for-by')],
+      ['Firm', find('installer', 'firm')],
+      ['Address', find('installer', 'address')],
+      ['Telephone', find('installer', 'telephone')],
+      ['E-mail', find('installer', 'e-mail')],
+      ['Registration', find('installer', 'registration')],
     ]),
     '',
     `The document, its drawing${photos.length > 0 ? ', photographs' : ''} and the same data as files are attached; manifest.json lists them with their sums.`,

@@ -2,7 +2,6 @@ import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
-import { changesSince } from './changes';
 import { letter, LETTERS, usualLetter, type LetterFacts } from './letters';
 import { isSigned } from './signature';
 
@@ -112,29 +111,6 @@ describe('letters to the operator', () => {
     expect(
       usualLetter(facts((s) => s.intake.faults.push({ id: 'f', fault: 'heat-damage', grade: 'make-safe-now' }))),
     ).toBe('fault-report');
-  });
-});
-
-describe('what changed since the last pack', () => {
-  const rows = (...values: [string, string][]) => [
-    { title: 'Site', rows: values.map(([label, value]) => ({ label, value })) },
-  ];
-  it('is each line that says something else, is new or is gone, and nothing else', () => {
-    expect(
-      changesSince(rows(['Name', 'A'], ['Town', 'B']), rows(['Name', 'A'], ['Town', 'C'], ['Nation', 'D'])),
-    ).toEqual([
-      { section: 'Site', label: 'Town', was: 'B', is: 'C' },
-      { section: 'Site', label: 'Nation', is: 'D' },
-    ]);
-    expect(changesSince(rows(['Name', 'A']), rows())).toEqual([{ section: 'Site', label: 'Name', was: 'A' }]);
-  });
-  it('of several lines with one label, which came and which went', () => {
-    const before = rows(['Because', 'looped'], ['Because', 'large']);
-    expect(changesSince(before, rows(['Because', 'large'], ['Because', 'unknown']))).toMatchObject([
-      { label: 'Because', is: 'unknown' },
-      { label: 'Because', was: 'looped' },
-    ]);
-    expect(changesSince(before, before)).toEqual([]);
   });
 });
 

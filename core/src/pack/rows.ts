@@ -1,15 +1,22 @@
 import type { PerPhase } from '../demand/per-phase-figures';
 import { fixed } from '../rules/rounding';
 import { digitsOf, type Figure } from '../worked';
+import type { RowId, RowKind, SectionId } from './row-ids';
 
-/** A line of the document: what it is, what it says, and how that is known. */
+/** A line of the document: what names it, what it is called, what it says, and how that is known. */
 export interface Row {
+  readonly id: RowId | RowKind;
+  /** What of several it is about. */
+  readonly subject?: string;
   readonly label: string;
   readonly value: string;
   readonly note?: string;
 }
 
 export interface Section {
+  readonly id: SectionId;
+  /** The piece of equipment, or part, it is about; left out where there is one such section. */
+  readonly subject?: string;
   readonly title: string;
   /** Decided from the facts rather than one of them: it follows when they change. */
   readonly derived?: true;
@@ -31,7 +38,22 @@ export function phasesText(figures: PerPhase): string {
 }
 
 /** One line of a section; what is not known says so. */
-export function row(label: string, value: string | number | undefined, note?: string): Row {
+export function row(id: RowId, label: string, value: string | number | undefined, note?: string): Row {
+  return { id, ...said(label, value, note) };
+}
+
+/** One line of several of a kind: `subject` is what names it among them, the id of what it is about. */
+export function rowOf(
+  kind: RowKind,
+  subject: string,
+  label: string,
+  value: string | number | undefined,
+  note?: string,
+): Row {
+  return { id: kind, subject, ...said(label, value, note) };
+}
+
+function said(label: string, value: string | number | undefined, note?: string): Pick<Row, 'label' | 'value' | 'note'> {
   const text = value === undefined || value === '' ? NOT_KNOWN : String(value);
   return { label, value: text, ...(note ? { note } : {}) };
 }

@@ -3,25 +3,26 @@ import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { changesSince, type PackChange } from './changes';
 import { factSections } from './compose';
-import type { Section } from './rows';
+import { withIds, type StoredSection } from './former-sections';
+import type { SectionId } from './row-ids';
 
 /**
  * What the survey says by now that a pack signed earlier does not: the facts of its document, not what was decided from them. Empty while the
  * pack still says what the survey says.
  */
 export function changedSinceSigning(
-  signed: readonly Section[],
+  signed: readonly StoredSection[],
   survey: Survey,
   assessment: Assessment,
   rules: Rules,
 ): PackChange[] {
   const now = factSections(survey, assessment, rules);
-  // Packs signed before sections were marked are told by what they are called now.
-  const apart = new Set([...OF_THE_SIGNING, ...now.filter(({ derived }) => derived).map(({ title }) => title)]);
-  const facts = (sections: readonly Section[]): Section[] =>
-    sections.filter(({ title, derived }) => !derived && !apart.has(title));
-  return changesSince(facts(signed), facts(now));
+  // Packs signed before sections were marked have the marks of today's.
+  const apart = new Set<string | undefined>(OF_THE_SIGNING);
+  for (const { id, derived } of now) if (derived) apart.add(id);
+  const isFact = ({ id, derived }: StoredSection): boolean => !derived && !apart.has(id);
+  return changesSince(withIds(signed).filter(isFact), now.filter(isFact));
 }
 
 /** Who signed, and for which firm, is no fact of the survey. */
-const OF_THE_SIGNING = ['Installer', 'Answered for when signed'];
+const OF_THE_SIGNING: readonly SectionId[] = ['installer', 'answered-for'];

@@ -8,7 +8,7 @@ import type { SupplyNode } from '../survey/supply';
 import type { Load } from '../survey/load';
 import { CLASS_NAMES } from '../demand/maximum-demand';
 import { GENERATION_NAMES, NODE_NAMES, type LoadClass } from '../survey/words/words';
-import { figureText, NOT_KNOWN, phasesText, row, type Row, type Section } from './rows';
+import { figureText, NOT_KNOWN, phasesText, row, rowOf, type Row, type Section } from './rows';
 
 /** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */
 const LOOP_WORDS = {
@@ -24,10 +24,16 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
   const cutOut = survey.supply.nodes.find(({ kind }) => kind === 'cut-out');
   const looks = { fine: 'Looked at, fine', 'not-fine': 'Looked at, not fine', 'could-not-see': 'Could not be seen' };
   return {
+    id: 'supply',
     title: 'Existing supply',
     rows: [
-      row('Phases', survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single'),
       row(
+        'phases',
+        'Phases',
+        survey.supply.phases === undefined ? undefined : survey.supply.phases === 3 ? 'Three' : 'Single',
+      ),
+      row(
+        'cut-out-fuse',
         device?.kind === 'switch-fuse'
           ? `${device.label ?? NODE_NAMES[device.kind]} (solid link at the head)`
           : 'Cut-out fuse',
@@ -36,11 +42,14 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
           : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
         `Evidence: ${supply.evidence ?? 'none'}${device?.evidenceNote ? `; ${device.evidenceNote}` : ''}`,
       ),
-      ...(cutOut?.holderMaximumA === undefined ? [] : [row('Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
+      ...(cutOut?.holderMaximumA === undefined
+        ? []
+        : [row('holder-moulded', 'Holder moulded', `${cutOut.holderMaximumA} A at most`)]),
       ...nodes
         .filter(({ id, kind }) => id !== supply.deviceId && kind !== 'service')
         .flatMap(({ id, label, ratingA }) => chainRow(survey, id, label, ratingA)),
       row(
+        'loop-status',
         'Loop status',
         intake.loop.status === 'not-looped' && supply.loop !== 'own'
           ? 'Recorded as not looped; not confirmed'
@@ -48,9 +57,14 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
         intake.loop.evidence?.replaceAll('-', ' '),
       ),
       ...loopRows(survey, supply.sharedService),
-      row('Condition', intake.look ? looks[intake.look] : guidedWords(survey)),
+      row('condition', 'Condition', intake.look ? looks[intake.look] : guidedWords(survey)),
       ...intake.faults.flatMap(faultRows),
-      row('Earthing', earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement], earthing.recognisedBy),
+      row(
+        'earthing',
+        'Earthing',
+        earthing.arrangement && ARRANGEMENT_NAMES[earthing.arrangement],
+        earthing.recognisedBy,
+      ),
     ],
   };
 }
@@ -65,11 +79,16 @@ export function thereSection({ generation, loads }: Survey): Section {
     [label ?? GENERATION_NAMES[kind], ratedA === undefined ? 'rating not known' : `${ratedA} A`].join(', '),
   );
   return {
+    id: 'there',
     title: 'On the premises already',
     rows: [
-      row('Generation and storage', sources && (sources.length === 0 ? 'None' : sources.join('; '))),
-      row('Vehicle chargers', names('ev-charging')),
-      row('Heat pumps', names('heat-pump')),
+      row(
+        'generation-and-storage',
+        'Generation and storage',
+        sources && (sources.length === 0 ? 'None' : sources.join('; ')),
+      ),
+      row('vehicle-chargers', 'Vehicle chargers', names('ev-charging')),
+      row('heat-pumps', 'Heat pumps', names('heat-pump')),
     ],
   };
 }
@@ -86,7 +105,7 @@ function chainRow(survey: Survey, id: string, label: string, ratingA: number | n
   if (ratingA === null && !cable && !rcd) return [];
   const ticked = node?.checks?.some(({ assumed }) => assumed) ? 'some checks assumed: ticked together' : '';
   const notes = [rcd, cable ? `Fed by ${cable}` : '', node?.planned ? 'to be fitted' : '', ticked].filter(Boolean);
-  return [row(label, ratingA === null ? undefined : `${ratingA} A`, notes.join('; '))];
+  return [rowOf('part', id, label, ratingA === null ? undefined : `${ratingA} A`, notes.join('; '))];
 }
 
 /** What an RCD is, since its type decides what may stand behind it. */
@@ -116,12 +135,23 @@ function cableText({ cable }: SupplyNode): string {
 /** The arithmetic of a shared service, the neighbour's part marked as what it is. */
 function loopRows(survey: Survey, shared: Assessment['supply']['sharedService']): Row[] {
   const seen = (survey.intake.loop.signs ?? []).filter(({ answer }) => answer === 'not-fine');
-  const signs = seen.length > 0 ? [row('Signs seen', seen.map(({ id }) => LOOP_SIGN_NAMES[id]).join('; '))] : [];
+  const signs =
+    seen.length > 0 ? [row('signs-seen', 'Signs seen', seen.map(({ id }) => LOOP_SIGN_NAMES[id]).join('; '))] : [];
   if (!shared?.known) return signs;
   return [
     ...signs,
-    row('Neighbours’ demand', figureText(shared.neighbour), shared.neighbourAssumed ? 'Assumed' : 'Entered'),
-    row('Shared service, all properties after', phasesText(shared.after), `against ${figureText(shared.rating)}`),
+    row(
+      'neighbours-demand',
+      'Neighbours’ demand',
+      figureText(shared.neighbour),
+      shared.neighbourAssumed ? 'Assumed' : 'Entered',
+    ),
+    row(
+      'shared-service-all-properties-after',
+      'Shared service, all properties after',
+      phasesText(shared.after),
+      `against ${figureText(shared.rating)}`,
+    ),
   ];
 }
 
@@ -137,8 +167,8 @@ function faultRows(fault: Survey['intake']['faults'][number]): Row[] {
   const override = overrideOf(fault);
   const words = [FAULT_NAMES[fault.fault], fault.grade?.replaceAll('-', ' ') ?? 'not graded', fault.note];
   return [
-    row('Fault', words.filter(Boolean).join(', ')),
-    ...(override ? [row('Hold overridden', `by ${override.by}`, override.reason)] : []),
+    rowOf('fault', fault.id, 'Fault', words.filter(Boolean).join(', ')),
+    ...(override ? [rowOf('hold-overridden', fault.id, 'Hold overridden', `by ${override.by}`, override.reason)] : []),
   ];
 }
 
@@ -149,7 +179,13 @@ export function readingsSection({ readings, supply }: Survey): Section {
     const where = at && (at.label ?? NODE_NAMES[at.kind]);
     const name = [READING_FORMS[reading.kind].name, reading.phase, where && `at ${where}`].filter(Boolean).join(', ');
     const by = [reading.instrument, reading.takenBy, reading.takenAt?.slice(0, 10), reading.note];
-    return row(name, reading.value === undefined ? NOT_KNOWN : readingText(reading), by.filter(Boolean).join('; '));
+    return rowOf(
+      'reading',
+      reading.id,
+      name,
+      reading.value === undefined ? NOT_KNOWN : readingText(reading),
+      by.filter(Boolean).join('; '),
+    );
   });
-  return { title: 'Readings', rows };
+  return { id: 'readings', title: 'Readings', rows };
 }

@@ -16,7 +16,7 @@ import { TrialRecord } from './trial';
 import { BASES, type Basis } from './words/words';
 
 export const SURVEY_FORMAT = 'keen-gauge-survey';
-export const SURVEY_VERSION = 1;
+export const SURVEY_VERSION = 2;
 
 /** Which reckoning of maximum demand the surveyor stands by, and why. */
 export class Declaration {

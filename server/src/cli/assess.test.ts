@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const PROGRAM = join(__dirname, '../../../dist/server/assess.js');
-const HEAD = { format: 'keen-gauge-survey', version: 1 };
+const HEAD = { format: 'keen-gauge-survey', version: 2 };
 
 function run(args: readonly string[], input: string | Buffer = '') {
   const made = spawnSync(process.execPath, [PROGRAM, ...args], { input, encoding: 'utf8' });

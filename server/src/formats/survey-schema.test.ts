@@ -8,7 +8,7 @@ import { SCENARIOS } from '../demo/scenarios';
 import { surveySchema } from './survey-schema';
 
 const validate = new Ajv2020({ strict: false }).compile(surveySchema());
-const head = { format: 'keen-gauge-survey', version: 1 };
+const head = { format: 'keen-gauge-survey', version: 2 };
 
 describe('the survey’s JSON Schema', () => {
   it('is the one in docs/formats (npm run schema writes it)', () => {

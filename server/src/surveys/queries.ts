@@ -1,4 +1,5 @@
 import type { Change } from '@keen-gauge/core/record/changes';
+import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import type { Actor } from '../db/firm-scope';
@@ -14,13 +15,14 @@ export interface Head {
 
 /** The head of a job's survey; `forUpdate` holds it until the transaction ends, so that saves take turns. */
 export async function headOf(db: PoolClient, jobId: string, forUpdate = false): Promise<Head | undefined> {
-  const found = await db.query<Head>(
+  const found = await db.query<Omit<Head, 'survey'> & { survey: unknown }>(
     `SELECT j.survey, j.revision_id AS "revisionId", j.revision_seq AS seq, j.place
        FROM jobs j
       WHERE j.id = $1 ${forUpdate ? 'FOR UPDATE OF j' : ''}`,
     [jobId],
   );
-  return found.rows[0];
+  const [row] = found.rows;
+  return row && { ...row, survey: openStored(row.survey) };
 }
 
 export interface NewRevision {

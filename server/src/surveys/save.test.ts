@@ -106,7 +106,7 @@ describe('bad input', () => {
     ],
     ['a negative reading', { kind: 'set', path: ['earthing', 'zeOhm'], to: -1 }, '$.earthing.zeOhm'],
     ['a field nobody knows', { kind: 'set', path: ['place', 'colour'], to: 'red' }, '$.place.colour'],
-    ['another format', { kind: 'set', path: ['version'], from: 1, to: 2 }, '$.version'],
+    ['another format', { kind: 'set', path: ['version'], from: 2, to: 3 }, '$.version'],
     ['null', { kind: 'set', path: ['notes'], to: null }, '$.changes[0].to'],
     ['text where a number belongs', { kind: 'set', path: ['supply', 'phases'], to: '3' }, '$.supply.phases'],
     ['a change of no kind', { kind: 'swap', path: [] }, '$.changes[0].kind'],
