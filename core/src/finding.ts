@@ -1,5 +1,6 @@
 /** What an assessment has to say, beside its figures. */
 import type { Check } from './survey/words/words';
+import type { FindingId } from './finding-ids';
 import type { FieldPath } from './survey/schema/field-path';
 import type { Standing } from './grounds/verdict-ids';
 import type { Step } from './worked';
@@ -32,7 +33,7 @@ export type AskOf = 'surveyor' | 'customer' | 'operator';
 export type FindingGrade = 'danger' | 'act' | 'ask' | 'note';
 
 interface Told {
-  readonly id: string;
+  readonly id: FindingId;
   readonly station: Station;
   readonly title: string;
   readonly remedy: string;

@@ -5,6 +5,8 @@ import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { exceeds, written } from '../worked';
 
+type PositionFault = 'access' | 'obstructs' | 'other-side' | 'reach';
+
 /** Whether the place of the equipment will do: height, reach, what is in the way, what is behind the wall. */
 export function positionFindings(proposal: Proposal, rules: Rules): Statement[] {
   const { id, position = {} } = proposal;
@@ -13,7 +15,7 @@ export function positionFindings(proposal: Proposal, rules: Rules): Statement[] 
   const about = { station: 'circuit', subjectId: id, ownUse: true } as const;
   const { heightM, reachable, obstructs, toInletM, leadM, otherSideLooked } = position;
   const found: Statement[] = [];
-  const act = (name: string, title: string, remedy: string, field: keyof Position): void => {
+  const act = (name: PositionFault, title: string, remedy: string, field: keyof Position): void => {
     found.push({
       ...about,
       id: `position-${name}`,

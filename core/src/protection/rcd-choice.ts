@@ -1,3 +1,4 @@
+import type { FindingId } from '../finding-ids';
 import type { Statement } from '../finding';
 import type { OwnRcd } from '../survey/circuit';
 import type { FieldPath } from '../survey/schema/field-path';
@@ -19,7 +20,7 @@ export function rcdFindings(proposal: Proposal, facts: CircuitFacts): Statement[
 
 /** Something wrong with the RCD: what it is, and what would put it right. */
 interface Wrong {
-  readonly id: string;
+  readonly id: FindingId;
   readonly title: string;
   readonly remedy: string;
   readonly field: FieldPath;

@@ -1,3 +1,4 @@
+import type { FindingId } from '../finding-ids';
 import { ARRANGEMENT_NAMES } from '../earthing/arrangement-names';
 import { earthOrigin, isArrangementKnown } from '../earthing/assess-earthing';
 import { servicesNotLookedFor } from '../earthing/bonding';
@@ -31,7 +32,7 @@ function atOrigin({ tree }: QuestionFacts, open: readonly Open[]): readonly Open
 
 /** A doubt about readings, asked once the arrangement is known. */
 const reading = (
-  id: string,
+  id: FindingId,
   why: string,
   doubt: (survey: Survey, rules: Rules) => ReadingDoubt | null,
   ownUse = false,

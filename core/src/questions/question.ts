@@ -5,6 +5,7 @@ import type { Connected } from '../demand/connected';
 import type { MeasuredDemand } from '../demand/measured/verdict';
 import type { EarthingAssessment } from '../earthing/assess-earthing';
 import type { AskOf, Station } from '../finding';
+import type { FindingId } from '../finding-ids';
 import type { Standing } from '../grounds/verdict-ids';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { LoopVerdict } from '../intake/loop-status';
@@ -67,7 +68,7 @@ export interface Open {
 
 /** Something that can be unknown, registered once. */
 export interface QuestionEntry {
-  readonly id: string;
+  readonly id: FindingId;
   readonly station: Station;
   /** The field of the survey that answers it. */
   readonly field: FieldPath;
