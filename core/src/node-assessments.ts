@@ -13,7 +13,7 @@ import { momentsAt, momentWords, type Moment } from './management/moments';
 import { givenOn } from './management/sources';
 import type { Rules } from './rules/rules';
 import type { Survey } from './survey/survey';
-import { NODE_NAMES, type NodeKind, type Phase } from './survey/words/words';
+import { type NodeKind, type Phase, nodeName } from './survey/words/words';
 import { nodeOf, placedOn, setsBelow } from './tree/sets-below';
 import { hangsFrom, protects, towardsStreet, type SupplyTree, type TreeNode } from './tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, type Figure } from './worked';
@@ -105,7 +105,7 @@ export function reckonNodes(inputs: NodeInputs): ReckonedNode[] {
     const base = {
       id: node.id,
       kind: node.kind,
-      label: node.label ?? NODE_NAMES[node.kind],
+      label: nodeName(node),
       fedFrom: node.fedFrom ?? null,
       ratingA,
       rating: fuse ? fuse.figure : ratingOf(node.ratingA),

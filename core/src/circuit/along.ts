@@ -3,7 +3,8 @@ import type { Cable } from '../survey/supply';
 import type { TreeNode } from '../tree/supply-tree';
 import { given, sum, type Unit, type Worked } from '../worked';
 import { cableForm, cableRow } from '../cable/cable-forms';
-import { amperesOf, demandAfter, linesAt, nodeName, type CircuitFacts } from './circuit-facts';
+import { amperesOf, demandAfter, linesAt, type CircuitFacts } from './circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { runImpedance } from '../cable/fault-loop';
 import { found, notKnown, type Lookup } from '../cable/lookup';
 import { originLoop } from './origin';
@@ -57,7 +58,7 @@ export function dropOf(here: TreeNode, facts: CircuitFacts, current: CableCurren
   if (!row.ok) return row;
   if (cable?.lengthM === undefined) return notKnown('its length is not known');
   const own = voltDrop(rules, facts.rules.nominalVoltageV.value, form.value, row.value, cable.lengthM, current);
-  return found({ ...own, label: `Volt drop, ${nodeName(here)}` });
+  return found({ ...own, label: `Volt drop, ${nodeName(here.node)}` });
 }
 
 /** Loop impedance from the origin to the far end of a node's cable, in Ω. */
@@ -82,7 +83,9 @@ function addedLoop(here: TreeNode, facts: CircuitFacts): Lookup<Worked> {
   const r1 = rules.resistanceMOhmPerM.value[row.value.sizeMm2];
   if (r1 === undefined) return notKnown('its resistance is not in the table');
   const { insulation } = form.value;
-  return found(runImpedance(rules, insulation, `R1 + R2, ${nodeName(here)}`, r1, cpc.value.mOhmPerM, cable.lengthM));
+  return found(
+    runImpedance(rules, insulation, `R1 + R2, ${nodeName(here.node)}`, r1, cpc.value.mOhmPerM, cable.lengthM),
+  );
 }
 
 /** What the cables from the origin to a node add up to; the first that is not known says so for all. */
@@ -97,7 +100,7 @@ function along(
   for (let at = here; at && at !== tree.device; at = at.parent) {
     if (!hasRun(at)) continue;
     const own = of(at);
-    if (!own.ok) return { ...own, says: `${nodeName(at)}: ${own.says}` };
+    if (!own.ok) return { ...own, says: `${nodeName(at.node)}: ${own.says}` };
     terms.unshift(own.value);
   }
   return found(terms.length === 0 ? given(label, 0, unit) : sum(label, unit, terms));

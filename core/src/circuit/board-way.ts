@@ -3,7 +3,8 @@ import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';
 import { circuitStart } from './charger-circuit';
-import { nodeName, type CircuitFacts } from './circuit-facts';
+import { type CircuitFacts } from './circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { sharedWays } from './shared-ways';
 
 /** Where the new circuit's device goes, where the board has no way for it: what can be done, in order of preference. */
@@ -33,7 +34,7 @@ export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): State
         ...about,
         id: 'way-not-decided',
         grade: 'act',
-        title: `${nodeName(from)}: ${full ? 'no spare way' : 'its maker does not allow the new device'}, and not decided where the new device goes.`,
+        title: `${nodeName(from.node)}: ${full ? 'no spare way' : 'its maker does not allow the new device'}, and not decided where the new device goes.`,
         remedy: `${sharing}A small board of its own beside it comes next, then a larger board; a board outdoors is the last resort.`,
       },
     ];
@@ -48,7 +49,7 @@ export function boardWayFindings(proposal: Proposal, facts: CircuitFacts): State
     ...about,
     id: 'way-plan-does-not-work',
     grade: 'act',
-    title: `${nodeName(from)}: the plan for the new device does not work: ${why}.`,
+    title: `${nodeName(from.node)}: the plan for the new device does not work: ${why}.`,
     remedy:
       'A small board of its own beside it, or record the circuits that are to share, with their loads and cables.',
   }));

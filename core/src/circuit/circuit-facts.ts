@@ -2,7 +2,7 @@ import type { NodeAssessment } from '../node-assessment';
 import type { PerPhase } from '../demand/per-phase-figures';
 import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Phase } from '../survey/words/words';
+import { type Phase } from '../survey/words/words';
 import { phaseAt, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import { found, notKnown, type Lookup } from '../cable/lookup';
 
@@ -17,10 +17,6 @@ export interface CircuitFacts {
   readonly limiterHolds: boolean;
   /** What feeders carry on each phase beyond the basis used, by node id; see `uncountedAtFeeders`. */
   readonly uncountedA: ReadonlyMap<string, readonly number[]>;
-}
-
-export function nodeName({ node }: TreeNode): string {
-  return node.label ?? NODE_NAMES[node.kind];
 }
 
 /** How many lines a node is on: three unless the supply, or the node, is on one. */

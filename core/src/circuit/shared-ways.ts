@@ -4,7 +4,8 @@ import type { SupplyNode } from '../survey/supply';
 import { exceeds } from '../worked';
 import { cableForm, cableRow } from '../cable/cable-forms';
 import { stretchCapacity } from '../cable/capacity';
-import { linesAt, nodeName, type CircuitFacts } from './circuit-facts';
+import { linesAt, type CircuitFacts } from './circuit-facts';
+import { nodeName } from '../survey/words/words';
 import type { TreeNode } from '../tree/supply-tree';
 import { partsShown, shown } from '../rules/rounding';
 
@@ -36,7 +37,7 @@ export function sharedWays(board: TreeNode, facts: CircuitFacts): SharedWay[] {
         {
           ids: [first.node.id, second.node.id] as const,
           deviceA,
-          why: `${nodeName(first)} and ${nodeName(second)}: ${partsShown([a, b]).join(' + ')} = ${shown(a + b)} A connected, within ${deviceA} A, and both cables carry it.`,
+          why: `${nodeName(first.node)} and ${nodeName(second.node)}: ${partsShown([a, b]).join(' + ')} = ${shown(a + b)} A connected, within ${deviceA} A, and both cables carry it.`,
         },
       ];
     }),

@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import type { Rules } from '../rules/rules';
 import type { ListBasis, LoadClass, Phase, Premises } from '../survey/words/words';
 import { LOAD_CLASSES } from '../survey/words/words';
@@ -108,7 +109,7 @@ export function emptiestPhase(
   let best: { phase: Phase; amperes: number } | undefined;
   for (const phase of phases) {
     const amperes = demandOnPhase(loads, phase, premises, rules).worked.value;
-    if (!best || amperes < best.amperes - 1e-9) best = { phase, amperes };
+    if (!best || amperes < best.amperes - HAIR) best = { phase, amperes };
   }
   return phases.length > 1 ? best?.phase : undefined;
 }

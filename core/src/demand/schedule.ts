@@ -2,7 +2,7 @@ import type { Load } from '../survey/load';
 import { decimal } from '../decimal';
 import type { SupplyNode } from '../survey/supply';
 import type { Survey } from '../survey/survey';
-import { LOAD_CLASSES, NODE_NAMES, PHASES, SEASONS, type LoadClass } from '../survey/words/words';
+import { LOAD_CLASSES, PHASES, SEASONS, type LoadClass, nodeName } from '../survey/words/words';
 import { CLASS_NAMES } from './maximum-demand';
 
 /** The columns of a board schedule as we write it; read back by their names, in any order. */
@@ -48,7 +48,7 @@ export function scheduleRows(survey: Survey): string[][] {
 
 /** What a part is called in a schedule: its name, with its id where another has the same. */
 function nameInSchedule(node: SupplyNode, { supply }: Survey): string {
-  const name = ({ label, kind }: SupplyNode): string => label ?? NODE_NAMES[kind];
+  const name = ({ label, kind }: SupplyNode): string => nodeName({ label, kind });
   const alike = supply.nodes.filter((each) => name(each).toLowerCase() === name(node).toLowerCase());
   return alike.length > 1 ? `${name(node)} [${node.id}]` : name(node);
 }
@@ -165,7 +165,7 @@ function nodesNamed(name: string, survey: Survey): SupplyNode[] {
   const exact = survey.supply.nodes.filter((node) => nameInSchedule(node, survey).toLowerCase() === wanted);
   return exact.length > 0
     ? exact
-    : survey.supply.nodes.filter(({ label, kind }) => (label ?? NODE_NAMES[kind]).toLowerCase() === wanted);
+    : survey.supply.nodes.filter(({ label, kind }) => nodeName({ label, kind }).toLowerCase() === wanted);
 }
 
 /** A row with what it asked answered; what is left unanswered is left out of it. */

@@ -1,4 +1,4 @@
-import { nodeName } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { isRcd, rcdsAbove } from '../protection/rcds-above';
 import type { Statement } from '../finding';
 import type { Rules } from '../rules/rules';
@@ -28,15 +28,15 @@ export function rcdCover(survey: Survey, tree: SupplyTree): BoardCover[] {
 }
 
 function coverOf(board: TreeNode): BoardCover {
-  const about = { boardId: board.node.id, label: nodeName(board) };
+  const about = { boardId: board.node.id, label: nodeName(board.node) };
   const outermost = rcdsAbove(board).at(-1);
-  if (outermost) return { ...about, state: 'covered', by: nodeName(outermost.here) };
+  if (outermost) return { ...about, state: 'covered', by: nodeName(outermost.here.node) };
   // A board further on is judged for itself.
   const circuits = board.children.filter(({ node }) => node.kind !== 'board');
   const bare = circuits.filter((circuit) => !isRcd(circuit));
   if (circuits.length > 0 && bare.length === 0) return { ...about, state: 'covered', by: 'an RCD on every circuit' };
   if (bare.length > 0)
-    return { ...about, state: 'not-covered', by: bare.map((circuit) => nodeName(circuit)).join(', ') };
+    return { ...about, state: 'not-covered', by: bare.map((circuit) => nodeName(circuit.node)).join(', ') };
   return { ...about, state: 'not-known', by: '' };
 }
 

@@ -11,7 +11,7 @@ import { notKnown, type Lookup } from '../cable/lookup';
 import { newFeeder } from './new-feeder';
 import { limitWords } from '../cable/size-search';
 import { dropOnTheWay, stoppedBy, withCharger, type Rung } from './room';
-import { shown } from '../rules/rounding';
+import { shown, wholeBelow } from '../rules/rounding';
 
 export type FeederAnswerKind = 'full-rate' | 'hold' | 'two-clamps' | 'larger-device' | 'new-cable' | 'wait';
 
@@ -148,7 +148,7 @@ function twoClamps(of: FeederCase): FeederAnswer {
     return { kind: 'two-clamps', title, holds: null, says: 'A rating or the cable on the way is not known yet.' };
   // As far below as a clamp may err: what a set-point becomes at its worst is within the bound.
   const [feederA, intakeA] = [feeder, intake].map((boundA) =>
-    Math.max(0, Math.floor(setPointWithin(boundA, facts.rules) + 1e-6)),
+    Math.max(0, wholeBelow(setPointWithin(boundA, facts.rules))),
   ) as [number, number];
   const [otherFar, otherNear] = [mostOther(far), mostOther(near)];
   if (exceeds(otherFar, feeder) || exceeds(otherNear, intake))
@@ -169,11 +169,11 @@ function twoClamps(of: FeederCase): FeederAnswer {
       holds: false,
       says: `At a set-point of ${feederA} A, up to ${shown(worstA)} A with the clamp at its worst, the volt drop is ${written(drop.value)} %, ${largest} % at most: a clamp keeps the device, not the volts.`,
     };
-  const leftA = Math.floor(Math.min(feederA - otherFar, intakeA - otherNear) + 1e-6);
+  const leftA = wholeBelow(Math.min(feederA - otherFar, intakeA - otherNear));
   const least = facts.rules.leastChargingA.value;
   const worst =
     leftA < least ? 'nothing: it pauses while everything runs' : `${Math.min(leftA, proposal.ratedA ?? leftA)} A`;
-  const lostA = Math.floor(Math.min(feeder - otherFar, intake - otherNear) + 1e-6);
+  const lostA = wholeBelow(Math.min(feeder - otherFar, intake - otherNear));
   const failSafeA = lostA < least ? 0 : lostA;
   const lost =
     failSafeA === 0

@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import type { Connected } from '../demand/connected';
 import { inBasis, type PhaseDemand } from '../demand/maximum-demand';
 import type { ListBasis } from '../survey/words/words';
@@ -27,7 +28,7 @@ export function uncountedAtFeeders(
     const counted = reckon(inBasis(here, used));
     const otherwise = reckon(inBasis(here, OTHER[used]));
     const more = counted.map(({ worked }, at) => Math.max(0, (otherwise[at]?.worked.value ?? 0) - worked.value));
-    if (more.some((amperes) => amperes > 1e-9)) found.set(node.id, more);
+    if (more.some((amperes) => amperes > HAIR)) found.set(node.id, more);
   }
   return found;
 }

@@ -5,7 +5,8 @@ import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, type TreeNode } from '../tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
 import { currentAt, currentOf, dropOf, dropTo, loopTo } from '../circuit/along';
-import { linesAt, nodeName, type CircuitFacts } from '../circuit/circuit-facts';
+import { linesAt, type CircuitFacts } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { largestLoopForDevice } from '../cable/fault-loop';
 import { isFeeder } from './feeder-nodes';
 import { feederAnswers, type FeederAnswer } from './feeder-answers';
@@ -70,7 +71,7 @@ function assessFeeder(here: TreeNode, facts: CircuitFacts, ownDrops: OwnDrops): 
   const loop = loopTo(here, facts);
   return {
     nodeId: node.id,
-    label: nodeName(here),
+    label: nodeName(here.node),
     ratingA: node.ratingA ?? null,
     questions: questionsOf(here, rungs, proposal, capacity, facts),
     capacity: capacity.ok

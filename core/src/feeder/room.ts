@@ -7,7 +7,8 @@ import { exceeds } from '../worked';
 import { currentOf, dropOf, hasRun } from '../circuit/along';
 import { cableForm, cableRow } from '../cable/cable-forms';
 import { capacityOf } from '../cable/capacity';
-import { linesAt, nodeName, type CircuitFacts } from '../circuit/circuit-facts';
+import { linesAt, type CircuitFacts } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { found, notKnown, type Lookup } from '../cable/lookup';
 import { ownDevice } from '../circuit/own-device';
 import { shown } from '../rules/rounding';
@@ -31,7 +32,7 @@ export function rungsOf(proposal: Proposal, facts: CircuitFacts): Rung[] {
       const node = facts.nodes.get(here.node.id);
       return {
         here,
-        name: nodeName(here),
+        name: nodeName(here.node),
         otherA: node ? otherDemand(node, proposal, facts) : notKnown('the demand it carries is not known'),
         ratingA: node?.ratingA ?? undefined,
         cableA: hasRun(here) ? cableCapacity(here, facts) : undefined,

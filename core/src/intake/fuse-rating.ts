@@ -2,7 +2,7 @@ import type { Statement } from '../finding';
 import type { Rules } from '../rules/rules';
 import type { SupplyNode } from '../survey/supply';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Evidence } from '../survey/words/words';
+import { type Evidence, nodeName } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { protects, towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { figure, reckon, type Figure } from '../worked';
@@ -87,7 +87,7 @@ function unestablished(device: SupplyNode | undefined): string {
 /** What a fuse is called: the cut-out, or a switch-fuse by its name. */
 export function fuseName(node: SupplyNode | undefined): string {
   if (!node || (node.kind === 'cut-out' && node.label === undefined)) return 'Cut-out fuse';
-  return node.label ?? NODE_NAMES[node.kind];
+  return nodeName(node);
 }
 
 /**

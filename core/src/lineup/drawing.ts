@@ -1,4 +1,4 @@
-import { fixed } from '../rules/rounding';
+import { fixed, HAIR } from '../rules/rounding';
 import { EVIDENCE } from '../survey/words/words';
 import type { Lineup, LineupRow } from './layout';
 import { SYMBOLS } from './symbols';
@@ -227,7 +227,7 @@ function barMarks(row: LineupRow, bar: { x: number; y: number; width: number }, 
   row.bars.forEach(({ nowA, afterA }, at) => {
     const top = y + at * pitch;
     const part = (fromA: number, toA: number, fill: Ink): void => {
-      if (toA - fromA > 1e-6)
+      if (toA - fromA > HAIR)
         marks.push({
           kind: 'rect',
           x: bar.x + fromA * scale,

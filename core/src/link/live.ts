@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import type { Phase } from '../survey/words/words';
 import type { LinkSample } from './messages';
 
@@ -56,5 +57,5 @@ function strongest(currents: Partial<Readonly<Record<Phase, number>>>): number |
 function keepsWithin(values: readonly (number | null)[]): boolean {
   const known = values.filter((value) => value !== null);
   if (known.length !== values.length) return known.length === 0;
-  return Math.max(...known) - Math.min(...known) <= LIVE_TERMS.withinA + 1e-9;
+  return Math.max(...known) - Math.min(...known) <= LIVE_TERMS.withinA + HAIR;
 }

@@ -1,7 +1,7 @@
 import type { Rules } from '../rules/rules';
 import type { ClampPlaceTest, LimiterTest, Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { COMMISSIONING_STEPS, NODE_NAMES, type CommissioningStepId, type Phase } from '../survey/words/words';
+import { COMMISSIONING_STEPS, type CommissioningStepId, type Phase, nodeName } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
@@ -65,7 +65,7 @@ export function testPlaces({ limiter, phases, phase, nodeId }: Proposal, survey:
   const clamps = [{ nodeId: clampNodeId, setPointA }, ...moreClamps];
   return clamps.flatMap((clamp, at) => {
     const node = tree.byId.get(clamp.nodeId ?? '')?.node;
-    const name = node ? (node.label ?? NODE_NAMES[node.kind]) : `Clamp ${at + 1}`;
+    const name = node ? nodeName(node) : `Clamp ${at + 1}`;
     return lines.map((line, of): TestPlace => ({
       id: at === 0 && of === 0 ? null : `clamp-${at + 1}${line === null ? '' : `-${line}`}`,
       label: lines.length > 1 ? `${name}, ${line ?? ''}` : name,

@@ -5,7 +5,7 @@ import type { Rules } from '../rules/rules';
 import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES } from '../survey/words/words';
+import { nodeName } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
 import type { ClampLimit } from './clamp-limit';
@@ -173,12 +173,7 @@ function clampGrounds(clamped: readonly Proposal[], facts: LimiterFacts): Ground
         ]
       : []),
     ...sealed.map(({ node }) =>
-      ground(
-        'clamp-before-meter',
-        `${node.label ?? NODE_NAMES[node.kind]}: the clamp is before the meter`,
-        'failed',
-        node.id,
-      ),
+      ground('clamp-before-meter', `${nodeName(node)}: the clamp is before the meter`, 'failed', node.id),
     ),
     ...fit,
     ...(limit ? nodeGrounds(limit, facts) : []),

@@ -4,7 +4,7 @@ import { clampFit } from './clamp-fit';
 import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type NodeKind } from '../survey/words/words';
+import { type NodeKind, nodeName } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { below, hangsFrom, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 
@@ -15,17 +15,13 @@ export interface BlindLoad {
   readonly at: string;
 }
 
-function nameOf({ node }: TreeNode): string {
-  return node.label ?? NODE_NAMES[node.kind];
-}
-
 /** Everything below the limiting device that a clamp on a node’s incoming conductor does not see. */
 export function blindTo(clamp: TreeNode, things: readonly Connected[], tree: SupplyTree): BlindLoad[] {
   return things.flatMap(({ id, label, nodeId }) => {
     const at = nodeOf(tree, nodeId);
     if (!at || hangsFrom(at, clamp)) return [];
     if (tree.device && !hangsFrom(at, tree.device)) return [];
-    return [{ id, label, at: nameOf(at) }];
+    return [{ id, label, at: nodeName(at.node) }];
   });
 }
 
@@ -78,7 +74,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
         ...about,
         id: 'clamp-wrong-side',
         grade: 'act',
-        title: `${nameOf(clamp)}: the clamp here does not carry ${name}’s own current, so its controller reckons with a false figure.`,
+        title: `${nodeName(clamp.node)}: the clamp here does not carry ${name}’s own current, so its controller reckons with a false figure.`,
         remedy: 'On the line tail after the meter and before any split, where it carries the charger and every board.',
       },
     ];
@@ -88,7 +84,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
           ...about,
           id: 'clamp-before-meter',
           grade: 'act',
-          title: `${nameOf(clamp)}: the clamp here sits before the meter, on conductors that are not the customer’s.`,
+          title: `${nodeName(clamp.node)}: the clamp here sits before the meter, on conductors that are not the customer’s.`,
           remedy: 'On the line tail after the meter and before any split: it sees the same there.',
         },
       ]
@@ -102,7 +98,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
       ...about,
       id: 'clamp-blind',
       grade: 'note',
-      title: `${nameOf(clamp)}: the clamp here is blind to ${blind.length} load${blind.length === 1 ? '' : 's'} at ${places}.`,
+      title: `${nodeName(clamp.node)}: the clamp here is blind to ${blind.length} load${blind.length === 1 ? '' : 's'} at ${places}.`,
       remedy: 'What it cannot see comes on top of the set-point. Before the split it would see every board.',
     },
   ];

@@ -1,3 +1,4 @@
+import { HAIR, wholeBelow } from '../rules/rounding';
 import type { Assessment } from '../assessment';
 import type { NodeAssessment } from '../node-assessment';
 import type { Rules } from '../rules/rules';
@@ -28,19 +29,19 @@ export function settingBounds(
   if (guarded.length === 0 || chargers === 0) return null;
   const setBy = leastBy(guarded, ({ guard }) => guard?.mostSetPointA ?? null);
   const failBy = leastBy(guarded, ({ guard }) => guard?.mostFailSafeA ?? null);
-  const setPointA = setBy ? Math.floor(setBy.value + 1e-6) : null;
+  const setPointA = setBy ? wholeBelow(setBy.value) : null;
   const { amperes, percent } = rules.setPointMargin.value;
   // A margin is counted from what the node may carry, which is the bound with the clamp's error put back.
   const carriesA = setBy === null ? null : worstSetPointA(setBy.value, rules);
   const below = (marginA: number): number | null =>
-    setPointA === null ? null : Math.max(0, Math.min(setPointA, Math.floor(marginA + 1e-6)));
+    setPointA === null ? null : Math.max(0, Math.min(setPointA, wholeBelow(marginA)));
   return {
     setPointA,
     setBy: setBy?.label ?? null,
     withMarginA: carriesA === null ? null : below(carriesA - amperes),
     withMarginPercentA: carriesA === null ? null : below(carriesA * (1 - percent / 100)),
     withErrorA: setPointA === null ? null : worstSetPointA(setPointA, rules),
-    failSafeA: failBy ? Math.max(0, Math.floor(failBy.value / chargers + 1e-6)) : null,
+    failSafeA: failBy ? Math.max(0, wholeBelow(failBy.value / chargers)) : null,
     failSafeBy: failBy?.label ?? null,
   };
 }
@@ -59,5 +60,5 @@ function leastBy(
 
 /** The largest of a charger’s own steps that is not above a current; null where even the least is. */
 export function stepAtMost(amperes: number, steps: readonly number[]): number | null {
-  return [...steps].sort((a, b) => b - a).find((step) => step <= amperes + 1e-6) ?? null;
+  return [...steps].sort((a, b) => b - a).find((step) => step <= amperes + HAIR) ?? null;
 }

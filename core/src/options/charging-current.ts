@@ -1,3 +1,4 @@
+import { wholeBelow } from '../rules/rounding';
 import type { Assessment } from '../assessment';
 import { chargerLimitA, clampSettings } from '../management/limiter';
 import type { Rules } from '../rules/rules';
@@ -29,7 +30,7 @@ export function charging(
     return (setPointA - Math.max(0, ...others)) / Math.max(1, sharing);
   });
   const mostA = Math.min(limitA, ...settings.clamps.map(({ setPointA }) => setPointA));
-  const leastA = Math.max(0, Math.floor(Math.min(mostA, ...left) + 1e-6));
+  const leastA = Math.max(0, wholeBelow(Math.min(mostA, ...left)));
   return { current: { mostA, leastA, lines }, ...played(survey, charger, assessment, rules) };
 }
 

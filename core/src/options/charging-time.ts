@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import type { Driver } from '../survey/driver';
 import type { Rules } from '../rules/rules';
 
@@ -26,7 +27,7 @@ export interface ChargingCurrent {
 
 /** Power in kW from amperes on so many lines at the nominal voltage; under the least charging current it is none. */
 export function chargingPower(amperes: number, lines: 1 | 3, rules: Rules): number {
-  return amperes + 1e-6 < rules.leastChargingA.value ? 0 : (amperes * lines * rules.nominalVoltageV.value) / 1000;
+  return amperes + HAIR < rules.leastChargingA.value ? 0 : (amperes * lines * rules.nominalVoltageV.value) / 1000;
 }
 
 /** Hours a day in which it may charge: those it stands there, and no more than the cheap ones. Undefined where neither is said. */
@@ -75,7 +76,7 @@ function isEnough(of: {
   if (neededKwh === null || neededKwh === 0) return neededKwh === null ? null : true;
   if (powerKw <= 0) return false;
   if (there === undefined) return null;
-  const fits = (kilowatts: number): boolean => neededKwh <= kilowatts * there + 1e-9;
+  const fits = (kilowatts: number): boolean => neededKwh <= kilowatts * there + HAIR;
   // At its most not even: never. With everything running still: always. Between the two only a trial can tell.
   if (!fits(powerKw)) return false;
   if (fits(leastKw)) return true;

@@ -1,3 +1,4 @@
+import { wholeBelow } from '../rules/rounding';
 /** The ways of limiting chargers: not at all, a fixed setting, a clamp; each as a change of a survey that is then judged like any other. */
 import { assess } from '../assess';
 import { setPointWithin } from '../management/clamp-limit';
@@ -136,7 +137,7 @@ function feederClamps(
     if (kind !== 'feeder' || here === main || ratingA === undefined) return [];
     const there = known.find(({ nodeId }) => nodeId === id);
     // As far below as the clamp may err.
-    const setPointA = Math.max(0, Math.floor(setPointWithin(ratingA, rules) + 1e-6));
+    const setPointA = Math.max(0, wholeBelow(setPointWithin(ratingA, rules)));
     return [
       {
         ...(there ?? { id: `on-${id}`.slice(0, 64), nodeId: id }),

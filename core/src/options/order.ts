@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import { COST_BANDS, type Priority } from '../survey/words/option-words';
 import type { Option } from './option';
 
@@ -31,7 +32,7 @@ const BY: Readonly<Record<Priority, { readonly words: string; readonly better: (
   },
   'fastest-charging': {
     words: 'the fastest charging',
-    better: (a, b) => (a.charging?.powerKw ?? 0) > (b.charging?.powerKw ?? 0) + 1e-9,
+    better: (a, b) => (a.charging?.powerKw ?? 0) > (b.charging?.powerKw ?? 0) + HAIR,
   },
 };
 

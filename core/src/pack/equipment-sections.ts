@@ -6,7 +6,7 @@ import { HARMONICS_NAMES, isCharger, isGeneration, KIND_NAMES } from '../survey/
 import { isUpgradeOnly, type Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
-import { NODE_NAMES, type Answer } from '../survey/words/words';
+import { type Answer, nodeName } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
 import {} from '../worked';
@@ -90,7 +90,7 @@ export function namedClamps(
 ): (ReturnType<typeof clampsOf>[number] & { readonly name: string | undefined })[] {
   return clampsOf(proposal).map((clamp) => {
     const node = nodes.find(({ id }) => id === clamp.nodeId);
-    return { ...clamp, name: node && (node.label ?? NODE_NAMES[node.kind]) };
+    return { ...clamp, name: node && nodeName(node) };
   });
 }
 

@@ -3,7 +3,7 @@ import { READING_FORMS } from '../intake/readings';
 import { STEP_TITLES, stepSubject } from '../management/commissioning';
 import type { Photo, PhotoMark } from '../survey/photo';
 import type { Survey } from '../survey/survey';
-import { COMMISSIONING_STEPS, NODE_NAMES } from '../survey/words/words';
+import { COMMISSIONING_STEPS, nodeName } from '../survey/words/words';
 
 /** A photograph as the pack shows it. */
 export interface PackPhoto {
@@ -18,7 +18,7 @@ export function photoSubjectWords(survey: Survey, { subject, subjectId }: Photo)
   switch (subject) {
     case 'node': {
       const node = survey.supply.nodes.find(({ id }) => id === subjectId);
-      return node ? (node.label ?? NODE_NAMES[node.kind]) : '';
+      return node ? nodeName(node) : '';
     }
     case 'fault': {
       const fault = survey.intake.faults.find(({ id }) => id === subjectId);

@@ -7,7 +7,7 @@ import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
 import type { Load } from '../survey/load';
 import { CLASS_NAMES } from '../demand/maximum-demand';
-import { GENERATION_NAMES, NODE_NAMES, type LoadClass } from '../survey/words/words';
+import { GENERATION_NAMES, type LoadClass, nodeName } from '../survey/words/words';
 import { figureText, NOT_KNOWN, phasesText, row, rowOf, type Row, type Section } from './rows';
 
 /** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */
@@ -34,9 +34,7 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
       ),
       row(
         'cut-out-fuse',
-        device?.kind === 'switch-fuse'
-          ? `${device.label ?? NODE_NAMES[device.kind]} (solid link at the head)`
-          : 'Cut-out fuse',
+        device?.kind === 'switch-fuse' ? `${nodeName(device)} (solid link at the head)` : 'Cut-out fuse',
         supply.ratingEstablished === true
           ? `${supply.rating.value ?? ''} A`
           : `Not established; ${supply.rating.value ?? ''} A used as fallback`,
@@ -176,7 +174,7 @@ function faultRows(fault: Survey['intake']['faults'][number]): Row[] {
 export function readingsSection({ readings, supply }: Survey): Section {
   const rows = readings.map((reading) => {
     const at = supply.nodes.find(({ id }) => id === reading.nodeId);
-    const where = at && (at.label ?? NODE_NAMES[at.kind]);
+    const where = at && nodeName(at);
     const name = [READING_FORMS[reading.kind].name, reading.phase, where && `at ${where}`].filter(Boolean).join(', ');
     const by = [reading.instrument, reading.takenBy, reading.takenAt?.slice(0, 10), reading.note];
     return rowOf(

@@ -2,7 +2,7 @@ import type { Statement } from '../finding';
 import type { CircuitRules } from '../rules/circuit-rules';
 import { equipmentName } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
-import { nodeName } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import type { TreeRcd } from './rcds-above';
 
 /** What stands before a charger’s own RCD: blinding by direct current, and no discrimination in series. */
@@ -21,8 +21,8 @@ export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposa
         grade: 'act',
         title:
           rcdType === 'AC'
-            ? `${nodeName(here)}: type AC before a charger, whose direct current blinds it.`
-            : `${nodeName(here)}: type ${rcdType} before a charger that relies on type B: up to 60 mA of direct current blinds it.`,
+            ? `${nodeName(here.node)}: type AC before a charger, whose direct current blinds it.`
+            : `${nodeName(here.node)}: type ${rcdType} before a charger that relies on type B: up to 60 mA of direct current blinds it.`,
         remedy:
           rcdType === 'AC'
             ? 'Type A at least, or feed the charger from before it.'
@@ -34,7 +34,7 @@ export function upstreamRcdFindings(above: readonly TreeRcd[], proposal: Proposa
         ...about,
         id: 'rcds-in-series',
         grade: 'act',
-        title: `${nodeName(here)}: ${residualMa} mA without delay before ${name}’s own RCD; either may trip first.`,
+        title: `${nodeName(here.node)}: ${residualMa} mA without delay before ${name}’s own RCD; either may trip first.`,
         remedy: 'A time-delayed one before it, or feed the charger from before it.',
         field: 'supply.nodes.timeDelayed',
       });

@@ -1,5 +1,6 @@
+import { HAIR } from '../rules/rounding';
 import { cableGaps } from '../circuit/circuit-findings';
-import { nodeName } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { FEEDER_FIELDS } from '../feeder/feeder-findings';
 import { positionGaps } from '../circuit/position';
 import { flowsBack, rcdGaps } from '../protection/rcd-choice';
@@ -205,7 +206,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
           subjectId: here.node.id,
           source: facts.rules.circuit.rcd.source,
           answers: RCD_TYPES.map((rcdType) => ({ says: rcdType, change: onNode(here.node.id, { rcdType }) })),
-          title: `${nodeName(here)}: type not known, and it stands before the charger.`,
+          title: `${nodeName(here.node)}: type not known, and it stands before the charger.`,
           remedy: 'Read it off its face: type AC may not stay there.',
         })),
   },
@@ -226,7 +227,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
             says: `${residualMa} mA`,
             change: onNode(here.node.id, { residualMa }),
           })),
-          title: `${nodeName(here)}: residual current not known, and it stands before the charger.`,
+          title: `${nodeName(here.node)}: residual current not known, and it stands before the charger.`,
           remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
         })),
   },
@@ -280,7 +281,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     why: 'The maximum demand and the feeder are counted from different lists.',
     open: ({ feeders }) =>
       feeders
-        .filter(({ uncountedA, proposalId }) => uncountedA > 1e-9 && proposalId !== null)
+        .filter(({ uncountedA, proposalId }) => uncountedA > HAIR && proposalId !== null)
         .map(({ nodeId, label, uncountedA }) => ({
           subjectId: nodeId,
           title: `${label}: judged with ${uncountedA.toFixed(1)} A that the basis declared does not count there.`,

@@ -17,7 +17,7 @@ import { MISTAKEN_FOR, recognise } from '../earthing/signs';
 import type { Rules } from '../rules/rules';
 import { BONDED_PART_NAMES } from '../survey/words/earthing-words';
 import type { Survey } from '../survey/survey';
-import { nodeName } from '../circuit/circuit-facts';
+import { nodeName } from '../survey/words/words';
 import { written } from '../worked';
 import { onProposal, yesOrNo } from './changes';
 import type { Open, QuestionEntry, QuestionFacts } from './question';
@@ -262,7 +262,7 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
     open: ({ survey, tree }) =>
       rcdsWithoutResidual(survey, tree).map((here) => ({
         subjectId: here.node.id,
-        title: `${nodeName(here)}: residual current not known.`,
+        title: `${nodeName(here.node)}: residual current not known.`,
         remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
       })),
   },

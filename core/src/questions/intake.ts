@@ -6,7 +6,7 @@ import { isLikely, READING_FORMS, readingText } from '../intake/readings';
 import { unratedNodes } from '../node-assessments';
 import type { Standing } from '../grounds/verdict-ids';
 import type { Survey } from '../survey/survey';
-import { CONDITION_GRADES, NODE_NAMES, type Check, type ReadingKind } from '../survey/words/words';
+import { CONDITION_GRADES, type Check, type ReadingKind, nodeName } from '../survey/words/words';
 import { amperes, onNode } from './changes';
 import type { Open, PlausibleAnswer, QuestionEntry, QuestionFacts } from './question';
 
@@ -266,7 +266,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
       unratedNodes(facts.survey, facts.tree).map(({ here: { node }, onWay }) => ({
         subjectId: node.id,
         answers: ratingsOf(facts, node.id),
-        title: `${node.label ?? NODE_NAMES[node.kind]}: rating not known, so nothing is held against it.`,
+        title: `${nodeName(node)}: rating not known, so nothing is held against it.`,
         remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
         ...(onWay ? {} : { on: 'workmanship' as const }),
       })),

@@ -14,6 +14,17 @@ export function toleranceOf(unit: ShownUnit): number {
   return 0.5 * 10 ** -SHOWN_DECIMALS[unit];
 }
 
+/**
+ * What arithmetic in floating point may leave over, in whatever unit: sums that are equal by hand differ by less, and nothing anybody measures is so
+ * small. For comparisons between figures reckoned here; a figure and a limit are compared by `exceeds`.
+ */
+export const HAIR = 1e-6;
+
+/** The whole number at or below a value; one that is a hair below a whole number is that number. @example wholeBelow(15.9999999) // 16 */
+export function wholeBelow(value: number): number {
+  return Math.floor(value + HAIR);
+}
+
 /** A value to so many decimals, never as minus nought. */
 export function fixed(value: number, decimals: number): string {
   const text = value.toFixed(decimals);
@@ -29,7 +40,7 @@ export function shown(value: number, unit: ShownUnit = 'A'): string {
 /** A least amount that is needed, rounded up so that what is said is enough. @example leastShown(32.52) // '32.6' */
 export function leastShown(value: number, unit: ShownUnit = 'A'): string {
   const scale = 10 ** SHOWN_DECIMALS[unit];
-  return shown(Math.ceil(value * scale - 1e-9) / scale, unit);
+  return shown(Math.ceil(value * scale - HAIR) / scale, unit);
 }
 
 /**
@@ -40,8 +51,8 @@ export function partsShown(parts: readonly number[], unit: ShownUnit = 'A'): str
   const decimals = SHOWN_DECIMALS[unit];
   const scale = 10 ** decimals;
   const scaled = parts.map((part) => part * scale);
-  const down = scaled.map((part) => Math.floor(part + 1e-9));
-  const total = Math.round(scaled.reduce((sum, part) => sum + part, 0) + 1e-9);
+  const down = scaled.map((part) => wholeBelow(part));
+  const total = Math.round(scaled.reduce((sum, part) => sum + part, 0) + HAIR);
   let left = total - down.reduce((sum, part) => sum + part, 0);
   const order = scaled.map((part, at) => ({ at, lost: part - (down[at] ?? 0) })).sort((a, b) => b.lost - a.lost);
   const made = [...down];

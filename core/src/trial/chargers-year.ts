@@ -1,3 +1,4 @@
+import { HAIR, wholeBelow } from '../rules/rounding';
 import type { TrialFault } from '../survey/words/trial-words';
 import type { Phase } from '../survey/words/words';
 import type { Appliance } from './appliance';
@@ -206,7 +207,7 @@ class Session {
   /** The next minute in which anything is to be reckoned for it. */
   wakes(minute: number): number {
     if (this.asksA !== null) return minute;
-    if (minute < this.until && this.wanted > 1e-9) return minute;
+    if (minute < this.until && this.wanted > HAIR) return minute;
     this.rest();
     return this.arrives[this.day + 1] ?? MINUTES_A_YEAR;
   }
@@ -254,7 +255,7 @@ class Session {
     for (let day = 0; day < DAYS_A_YEAR; day += 1) {
       if (day > 0) this.leave();
       this.arrive(day);
-      for (let minute = this.arrives[day] ?? 0; minute < this.until && this.wanted > 1e-9; minute += 1)
+      for (let minute = this.arrives[day] ?? 0; minute < this.until && this.wanted > HAIR; minute += 1)
         this.play(minute, alone);
       this.rest();
     }
@@ -264,7 +265,7 @@ class Session {
   private wantsA(minute: number): number {
     if (this.group !== null && this.group[minute] === 1) return 0;
     if (this.asksA !== null) return this.asksA[minute] ?? 0;
-    if (minute >= this.until || this.wanted <= 1e-9) return 0;
+    if (minute >= this.until || this.wanted <= HAIR) return 0;
     return this.cheap === null || this.cheap[minute % MINUTES_A_DAY] === 1 ? this.onboardA : 0;
   }
 
@@ -348,6 +349,6 @@ class Session {
       shareA = Math.min(shareA, leftA / waiting);
       wholeA = Math.min(wholeA, leftA);
     }
-    return Math.floor(shareA + 1e-6) >= this.terms.leastA ? shareA : wholeA;
+    return wholeBelow(shareA) >= this.terms.leastA ? shareA : wholeA;
   }
 }

@@ -1,3 +1,4 @@
+import { HAIR, wholeBelow } from '../rules/rounding';
 /** How a charger is run in a trial. */
 export type Running =
   | { readonly kind: 'free'; readonly limitA: number }
@@ -60,7 +61,7 @@ export function grant(
   if (most <= 0) return (state.ownA = 0);
   // Nothing charges at less than the least, however it is limited.
   if (running.kind === 'free') return (state.ownA = most < leastA ? 0 : most);
-  const target = Math.floor(Math.min(most, availableA) + 1e-6);
+  const target = wholeBelow(Math.min(most, availableA));
   if (target < leastA) {
     if (!state.paused && state.ownA > 0) state.pauses += 1;
     state.paused = true;
@@ -68,7 +69,7 @@ export function grant(
     return (state.ownA = 0);
   }
   if (state.paused) {
-    if (state.enoughMin < restartMin - 1e-9) {
+    if (state.enoughMin < restartMin - HAIR) {
       state.enoughMin += minutes;
       return (state.ownA = 0);
     }

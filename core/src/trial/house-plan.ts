@@ -1,3 +1,4 @@
+import { HAIR } from '../rules/rounding';
 import type { Assessment } from '../assessment';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from '../demand/connected';
 import { demandOnPhase, inBasis } from '../demand/maximum-demand';
@@ -7,7 +8,7 @@ import { isLoad } from '../survey/words/kinds';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
-import { NODE_NAMES, type Phase } from '../survey/words/words';
+import { type Phase, nodeName } from '../survey/words/words';
 import { nodeOf, placedOn, setsBelow } from '../tree/sets-below';
 import { hangsFrom, phaseAt, supplyTree, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import type { Appliance, Cap } from './appliance';
@@ -109,7 +110,7 @@ export function partsOnTheWay(
   if (!top || ratingA === null) return [];
   const own: TrialPart = {
     nodeId: top.node.id,
-    label: nameOf(top),
+    label: nodeName(top.node),
     ratingA,
     sums: lines.map((phase) => sums.at(top, phase)),
   };
@@ -124,10 +125,6 @@ export function partsOnTheWay(
     if (known === undefined || rated < known.ratingA) others.set(key, { nodeId: id, label, ratingA: rated, sums: at });
   }
   return [own, ...others.values()];
-}
-
-function nameOf({ node }: TreeNode): string {
-  return node.label ?? NODE_NAMES[node.kind];
 }
 
 /** Something to be played before it is known which sums it is part of and what its class may draw. */
@@ -230,7 +227,7 @@ export class Caps {
         const connectedA = upTo.reduce((sum, each) => sum + (each.phases.includes(phase) ? drawA(each) : 0), 0);
         mostA = Math.min(mostA, demandA);
         // Whatever cannot pass it needs no watching.
-        if (demandA < connectedA - 1e-9 || kind === 'sockets' || upTo.some((each) => !alwaysRuns(each)))
+        if (demandA < connectedA - HAIR || kind === 'sockets' || upTo.some((each) => !alwaysRuns(each)))
           caps.push({ cell: this.cellOf(`${kind} ${phase} ${all.map(({ id }) => id).join()}`), capA: demandA });
       }
     }

@@ -3,7 +3,7 @@ import { FAULT_NAMES } from '@keen-gauge/core/intake/condition';
 import { READING_FORMS } from '@keen-gauge/core/intake/readings';
 import type { Photo, PhotoSubject } from '@keen-gauge/core/survey/photo';
 import { STEP_TITLES, stepSubject } from '@keen-gauge/core/management/commissioning';
-import { COMMISSIONING_STEPS, NODE_NAMES } from '@keen-gauge/core/survey/words/words';
+import { COMMISSIONING_STEPS, nodeName } from '@keen-gauge/core/survey/words/words';
 
 export interface SubjectOption {
   readonly value: string;
@@ -22,7 +22,7 @@ export function subjectOptions(survey: Survey): SubjectOption[] {
   });
   return [
     option('place', 'The place'),
-    ...survey.supply.nodes.map(({ id, label, kind }) => option('node', label ?? NODE_NAMES[kind], id)),
+    ...survey.supply.nodes.map(({ id, label, kind }) => option('node', nodeName({ label, kind }), id)),
     ...survey.intake.faults.map(({ id, fault }) => option('fault', `Fault: ${FAULT_NAMES[fault]}`, id)),
     option('loop', 'Loop'),
     option('earthing', 'Earthing'),

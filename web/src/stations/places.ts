@@ -1,5 +1,5 @@
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
+import { type NodeKind, nodeName } from '@keen-gauge/core/survey/words/words';
 
 /** Kinds of node a load or new equipment is connected to. */
 const CARRIES: readonly NodeKind[] = ['board', 'rcd', 'device', 'feeder', 'switch-fuse'];
@@ -8,5 +8,5 @@ const CARRIES: readonly NodeKind[] = ['board', 'rcd', 'device', 'feeder', 'switc
 export function placesToHang(survey: Survey): { value: string; label: string }[] {
   return survey.supply.nodes
     .filter(({ kind }) => CARRIES.includes(kind))
-    .map(({ id, label, kind }) => ({ value: id, label: label ?? NODE_NAMES[kind] }));
+    .map(({ id, label, kind }) => ({ value: id, label: nodeName({ label, kind }) }));
 }

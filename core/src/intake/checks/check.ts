@@ -3,7 +3,7 @@ import type { FieldPath } from '../../survey/schema/field-path';
 import type { Standing } from '../../grounds/verdict-ids';
 import type { Rules } from '../../rules/rules';
 import type { Survey } from '../../survey/survey';
-import { NODE_NAMES, type Check } from '../../survey/words/words';
+import { type Check, nodeName } from '../../survey/words/words';
 import { protectiveAbove, type SupplyTree, type TreeNode } from '../../tree/supply-tree';
 import type { Step } from '../../worked';
 import type { FuseRating } from '../fuse-rating';
@@ -54,11 +54,6 @@ export interface CheckRule {
 
 export const HOLDS: CheckVerdict = { state: 'holds' };
 
-/** A node as people call it. */
-export function nameOf({ node }: TreeNode): string {
-  return node.label ?? NODE_NAMES[node.kind];
-}
-
 /** What stands upstream of a node, in amperes per phase, and whether that is sure. */
 export interface Upstream {
   readonly name: string;
@@ -74,7 +69,9 @@ export function upstreamOf(here: TreeNode, { rules, tree, fuse }: CheckFacts): U
   const above = protectiveAbove(here);
   if (!above) return null;
   if (above !== tree.device)
-    return above.node.ratingA === undefined ? null : { name: nameOf(above), amperes: above.node.ratingA, sure: true };
+    return above.node.ratingA === undefined
+      ? null
+      : { name: nodeName(above.node), amperes: above.node.ratingA, sure: true };
   if (fuse.established) return { name: 'the fuse', amperes: fuse.ratingA, sure: true };
   const amperes = above.node.holderMaximumA ?? rules.largestUsualFuseA.value;
   return { name: 'the largest fuse it may be', amperes, sure: false };

@@ -5,7 +5,8 @@ import type { Check } from '../../survey/words/words';
 import { nodeOf } from '../../tree/sets-below';
 import { below, hangsFrom, towardsStreet, type TreeNode } from '../../tree/supply-tree';
 import { acceptsNewDevice, boardPlace, enclosure, rcdShared, spareWay } from './boards';
-import { nameOf, type CheckFacts, type CheckRule, type CheckVerdict } from './check';
+import { type CheckFacts, type CheckRule, type CheckVerdict } from './check';
+import { nodeName } from '../../survey/words/words';
 import { isolator, isolatorRating, mainSwitchRating, meterRating, rcdRating, splitBlockRating } from './ratings';
 import { tailsLength, tailsSize } from './tails';
 
@@ -73,7 +74,8 @@ export function checkFindings(facts: CheckFacts): Statement[] {
       source: rule.source,
       ...(rule.ownUse ? { ownUse: true } : {}),
     } as const;
-    const title = (says: string): string => `${nameOf(here)}: ${says}.${answered?.note ? ` ${answered.note}` : ''}`;
+    const title = (says: string): string =>
+      `${nodeName(here.node)}: ${says}.${answered?.note ? ` ${answered.note}` : ''}`;
     if (verdict.state === 'fails')
       return [
         {
@@ -127,7 +129,7 @@ export function openChecks(facts: CheckFacts): OpenCheck[] {
       {
         rule,
         nodeId: here.node.id,
-        title: `${nameOf(here)}: ${verdict.says}${unseen}.${answered?.note ? ` ${answered.note}` : ''}`,
+        title: `${nodeName(here.node)}: ${verdict.says}${unseen}.${answered?.note ? ` ${answered.note}` : ''}`,
         remedy: verdict.remedy,
         field: verdict.field,
         needsFigure: verdict.needsFigure === true,

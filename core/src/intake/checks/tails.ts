@@ -1,6 +1,7 @@
 import { protectiveAbove, protects, towardsStreet, type TreeNode } from '../../tree/supply-tree';
 import { exceeds, written } from '../../worked';
-import { HOLDS, nameOf, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict } from './check';
+import { HOLDS, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict } from './check';
+import { nodeName } from '../../survey/words/words';
 
 /** Boards and switch-fuses whose tails nothing but the cut-out fuse protects; elsewhere tails are judged if recorded. */
 function endsTails(here: TreeNode, { tree }: CheckFacts): boolean {
@@ -112,7 +113,7 @@ function judgeLength(here: TreeNode, { rules, tree }: CheckFacts): CheckVerdict 
   if (unknown.length === 0) return HOLDS;
   return {
     state: 'not-known',
-    says: `length of the tails into ${unknown.map(nameOf).reverse().join(', ')} not known`,
+    says: `length of the tails into ${unknown.map(({ node }) => nodeName(node)).reverse().join(', ')} not known`,
     remedy: `Measure along them; over ${longest} m they need protection of their own.`,
     field: 'supply.nodes.cable.lengthM',
     needsFigure: true,

@@ -217,6 +217,11 @@ export const NODE_NAMES: Readonly<Record<NodeKind, string>> = {
   feeder: 'Feeder',
 };
 
+/** What a node is called: its own name, or what it is. */
+export function nodeName({ label, kind }: { readonly label?: string | undefined; readonly kind: NodeKind }): string {
+  return label ?? NODE_NAMES[kind];
+}
+
 export const NATION_NAMES: Readonly<Record<Nation, string>> = {
   england: 'England',
   wales: 'Wales',

@@ -1,5 +1,5 @@
 import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
-import { EVIDENCE, NODE_NAMES, type Evidence } from '@keen-gauge/core/survey/words/words';
+import { EVIDENCE, type Evidence, nodeName } from '@keen-gauge/core/survey/words/words';
 import { Link } from 'react-router';
 import { EVIDENCE_NAMES, EvidenceMark } from '../../kit/EvidenceMark';
 import { FieldGrid } from '../../kit/fields';
@@ -33,7 +33,7 @@ export function CutOutStation() {
     >
       <ConditionPanel />
       <Panel aria-label="Cut-out fuse">
-        <h2>{device?.kind === 'switch-fuse' ? (device.label ?? NODE_NAMES[device.kind]) : 'Cut-out fuse'}</h2>
+        <h2>{device?.kind === 'switch-fuse' ? nodeName(device) : 'Cut-out fuse'}</h2>
         {device?.kind === 'switch-fuse' && (
           <p className="quiet">The head holds a solid link: this switch-fuse limits the supply.</p>
         )}

@@ -6,7 +6,7 @@ import { NodeFields } from './NodeFields';
 import { NodeFindings } from './NodeFindings';
 import { NodeGuards } from './NodeGuards';
 import { NodeShape } from './NodeShape';
-import { NODE_NAMES } from '@keen-gauge/core/survey/words/words';
+import { nodeName } from '@keen-gauge/core/survey/words/words';
 
 /** One node of the line-up where it stands: what is recorded of it, its checks, its photographs, its place in the tree. */
 export function NodeEditor({
@@ -22,7 +22,7 @@ export function NodeEditor({
   const { survey } = useSurvey();
   const node = survey.supply.nodes.find(({ id }) => id === nodeId);
   if (!node) return null;
-  const name = node.label ?? NODE_NAMES[node.kind];
+  const name = nodeName(node);
   const parts = (
     <>
       <NodeFields node={node} />

@@ -1,5 +1,5 @@
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
-import { NODE_KINDS, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
+import { NODE_KINDS, NODE_NAMES, type NodeKind, nodeName } from '@keen-gauge/core/survey/words/words';
 import { addBelow, canRemove, insertAbove, moveTo, placesFor, removeNode, splitInto } from '@keen-gauge/core/tree/edit';
 import { ArrowDownToLine, CornerLeftUp, CornerRightDown, Split, Trash2 } from 'lucide-react';
 import { Button } from '../../kit/Button';
@@ -54,7 +54,7 @@ export function NodeShape({ node, onChosen }: { readonly node: SupplyNode; reado
           icon={<ArrowDownToLine size={17} aria-hidden />}
           options={placesFor(survey, node.id).map(({ id, label, kind }) => ({
             value: id,
-            label: `Fed from ${label ?? NODE_NAMES[kind]}`,
+            label: `Fed from ${nodeName({ label, kind })}`,
           }))}
           onChoose={(parentId) => {
             store.edit(moveTo(survey, node.id, parentId));
