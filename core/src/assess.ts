@@ -20,7 +20,7 @@ import { STATIONS, type Finding, type Statement } from './finding';
 import { verdictsOf } from './grounds/verdicts';
 import { conditionFindings, conditionVerdict } from './intake/condition';
 import { fuseFindings, fuseName, fuseRating, fusesOnTheWay, type FuseRating } from './intake/fuse-rating';
-import { checkFindings } from './intake/checks/findings';
+import { checkFindings, checkOutcomes, openChecks } from './intake/checks/findings';
 import { loopFindings, loopVerdict } from './intake/loop-status';
 import { readingFindings } from './intake/readings';
 import { sharedService, sharedServiceFindings } from './intake/shared-service';
@@ -107,12 +107,13 @@ export function assess(survey: Survey, rules: Rules): Assessment {
   };
   const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
   const feeders = assessFeeders(circuitFacts, ownDrops(circuits));
+  const checks = checkOutcomes({ survey, rules, tree, fuse });
   const statements: Statement[] = [
     ...conditionFindings(survey.intake, rules),
     ...fuseFindings(survey, fuses),
     ...loopFindings(survey.intake.loop, rules),
     ...sharedServiceFindings(shared),
-    ...checkFindings({ survey, rules, tree, fuse }),
+    ...checkFindings(checks),
     ...readingFindings(survey),
     ...earthingFindings(earth, earthing),
     ...measuredFindings(survey, measured, rules),
@@ -140,6 +141,7 @@ export function assess(survey: Survey, rules: Rules): Assessment {
     condition,
     loop,
     shared,
+    checks: openChecks({ survey, tree }, checks),
     connected,
     measured,
     basis: declared.basis,

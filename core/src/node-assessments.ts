@@ -391,8 +391,13 @@ const ASKED_HERE: readonly NodeKind[] = ['device', 'feeder', 'switch-fuse', 'cut
  * equipment's current passes through have a question of their own.
  */
 export function unratedNodes(survey: Survey, tree: SupplyTree): { readonly here: TreeNode; readonly onWay: boolean }[] {
-  const wayOf = (things: readonly { nodeId?: string }[]): Set<TreeNode> =>
-    new Set(things.flatMap(({ nodeId }) => towardsStreet(nodeOf(tree, nodeId))));
+  const wayOf = (things: readonly { nodeId?: string }[]): Set<TreeNode> => {
+    const way = new Set<TreeNode>();
+    // What is on the way of one thing already is on it with everything above.
+    for (const { nodeId } of things)
+      for (let at = nodeOf(tree, nodeId); at && !way.has(at); at = at.parent) way.add(at);
+    return way;
+  };
   const [carrying, loaded] = [wayOf(survey.proposals), wayOf(survey.loads)];
   return tree.nodes.flatMap((here) => {
     const { kind, ratingA } = here.node;

@@ -1,6 +1,6 @@
 import { FAULT_NAMES, conditionNotKnown } from '../intake/condition';
 import { fuseName } from '../intake/fuse-rating';
-import { CHECK_RULES, openChecks } from '../intake/checks/findings';
+import { CHECK_RULES } from '../intake/checks/findings';
 import { LOOP_SIGN_NAMES } from '../intake/loop-status';
 import { isLikely, READING_FORMS, readingText } from '../intake/readings';
 import { unratedNodes } from '../node-assessments';
@@ -240,7 +240,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     why: rule.question,
     ...(rule.ownUse ? { ownUse: true } : {}),
     open: (facts) =>
-      openChecks(facts)
+      facts.checks
         .filter((each) => each.rule === rule)
         .map(({ nodeId, title, remedy, field, onWay, needsFigure }) => ({
           subjectId: nodeId,

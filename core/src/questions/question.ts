@@ -2,6 +2,7 @@ import type { CircuitAssessment } from '../circuit/charger-circuit';
 import type { CircuitFacts } from '../circuit/circuit-facts';
 import type { FeederAssessment } from '../feeder/feeder';
 import type { Connected } from '../demand/connected';
+import type { OpenCheck } from '../intake/checks/findings';
 import type { MeasuredDemand } from '../demand/measured/verdict';
 import type { EarthingAssessment } from '../earthing/assess-earthing';
 import type { AskOf, Station } from '../finding';
@@ -32,6 +33,8 @@ export interface QuestionFacts {
   readonly condition: ConditionVerdict;
   readonly loop: LoopVerdict;
   readonly shared: SharedService | null;
+  /** Checks of the chain that neither the record nor a look has settled. */
+  readonly checks: readonly OpenCheck[];
   /** Existing loads below the limiting device, and what measuring says of them. */
   readonly connected: readonly Connected[];
   readonly measured: MeasuredDemand;

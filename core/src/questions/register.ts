@@ -19,9 +19,12 @@ export const REGISTER: readonly QuestionEntry[] = [
   ...USUAL_QUESTIONS,
 ];
 
+/** Each entry as it stands in a question, beside what opens it: taken apart once, and not on every key. */
+const ENTRIES = REGISTER.map(({ open, ...entry }) => ({ open, entry }));
+
 /** Every entry open on a survey, with what is open. */
 export function openQuestions(facts: QuestionFacts): Question[] {
-  return REGISTER.flatMap(({ open, ...entry }) => open(facts).map((each): Question => ({ ...entry, ...each })));
+  return ENTRIES.flatMap(({ open, entry }) => open(facts).map((each): Question => ({ ...entry, ...each })));
 }
 
 /** The questions somebody is asked, as findings; what is taken meanwhile, or only the form needs, is asked elsewhere. */

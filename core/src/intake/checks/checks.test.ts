@@ -6,7 +6,7 @@ import type { SupplyNode } from '../../survey/supply';
 import type { Check, Look } from '../../survey/words/words';
 import { supplyTree } from '../../tree/supply-tree';
 import { fuseRating } from '../fuse-rating';
-import { CHECK_RULES, checkFindings, checkQuestion, openChecks } from './findings';
+import { CHECK_RULES, checkFindings, checkOutcomes, checkQuestion, openChecks } from './findings';
 
 /** What is recorded of a node; undefined takes away what the usual chain has. */
 type Recorded = { readonly [K in keyof SupplyNode]?: SupplyNode[K] | undefined };
@@ -40,8 +40,10 @@ function found(survey: Survey): string[] {
   const fuse = fuseRating(tree.device?.node, gbDefault);
   const facts = { survey, rules: gbDefault, tree, fuse };
   return [
-    ...checkFindings(facts).map(({ check, grade, subjectId }) => `${check ?? ''} ${grade} ${subjectId ?? ''}`),
-    ...openChecks(facts).map(({ rule, nodeId }) => `${rule.id} ask ${nodeId}`),
+    ...checkFindings(checkOutcomes(facts)).map(
+      ({ check, grade, subjectId }) => `${check ?? ''} ${grade} ${subjectId ?? ''}`,
+    ),
+    ...openChecks(facts, checkOutcomes(facts)).map(({ rule, nodeId }) => `${rule.id} ask ${nodeId}`),
   ];
 }
 
@@ -278,7 +280,9 @@ describe('checks of the chain', () => {
     for (const { id } of CHECK_RULES) expect(checkQuestion(id)).toMatch(/\?$/);
     const survey = chain({ meter: { ratingA: 60 } });
     const tree = supplyTree(survey);
-    const [finding] = checkFindings({ survey, rules: gbDefault, tree, fuse: fuseRating(tree.device?.node, gbDefault) });
+    const [finding] = checkFindings(
+      checkOutcomes({ survey, rules: gbDefault, tree, fuse: fuseRating(tree.device?.node, gbDefault) }),
+    );
     expect(finding?.working?.[0]?.substituted).toBe('60 A < 80 A');
     expect(finding?.source).not.toBe('');
   });

@@ -38,15 +38,15 @@ export function checksOf(here: TreeNode, facts: CheckFacts): CheckRule[] {
 }
 
 /** One check of one node as the record and the surveyor have it. */
-interface Outcome {
+export interface CheckOutcome {
   readonly here: TreeNode;
   readonly rule: CheckRule;
   readonly verdict: CheckVerdict;
   readonly answered: NodeCheck | undefined;
 }
 
-/** Every check below the limiting device. */
-function outcomes(facts: CheckFacts): Outcome[] {
+/** Every check below the limiting device, judged once for everybody who asks. */
+export function checkOutcomes(facts: CheckFacts): CheckOutcome[] {
   const { tree } = facts;
   const chain = tree.device ? below(tree.device).slice(1) : tree.nodes;
   return chain.flatMap((here) =>
@@ -63,8 +63,8 @@ function outcomes(facts: CheckFacts): Outcome[] {
  * What the checks of the chain find. What the record shows to fail stands, whatever was answered; what was looked at and is not fine
  * stands too.
  */
-export function checkFindings(facts: CheckFacts): Statement[] {
-  return outcomes(facts).flatMap(({ here, rule, verdict, answered }): Statement[] => {
+export function checkFindings(outcomes: readonly CheckOutcome[]): Statement[] {
+  return outcomes.flatMap(({ here, rule, verdict, answered }): Statement[] => {
     const about = {
       id: `check-${rule.id}`,
       station: 'line-up',
@@ -117,9 +117,9 @@ export interface OpenCheck {
 /**
  * Checks still open. One that needs a size, a length or a rating is settled by recording that and by nothing else; any other by looking.
  */
-export function openChecks(facts: CheckFacts): OpenCheck[] {
+export function openChecks(facts: Pick<CheckFacts, 'survey' | 'tree'>, outcomes: readonly CheckOutcome[]): OpenCheck[] {
   const way = new Set(facts.survey.proposals.flatMap(({ nodeId }) => towardsStreet(nodeOf(facts.tree, nodeId))));
-  return outcomes(facts).flatMap(({ here, rule, verdict, answered }): OpenCheck[] => {
+  return outcomes.flatMap(({ here, rule, verdict, answered }): OpenCheck[] => {
     if (verdict.state !== 'not-known' || isAnothers(here, facts)) return [];
     const answer = answered?.answer;
     if (answer === 'not-fine' || (answer === 'not-there' && rule.absent)) return [];
@@ -146,7 +146,7 @@ export function settledByLooking(here: TreeNode, rule: CheckRule, facts: CheckFa
 }
 
 /** Behind a fuse of another supply than the one that is to feed the new equipment: a neighbour's flat is not asked about. */
-function isAnothers(here: TreeNode, { survey, tree }: CheckFacts): boolean {
+function isAnothers(here: TreeNode, { survey, tree }: Pick<CheckFacts, 'survey' | 'tree'>): boolean {
   if (survey.proposals.length === 0) return false;
   const own = towardsStreet(here).find(({ node }) => node.kind === 'switch-fuse' || node.kind === 'cut-out');
   if (!own || own === tree.device) return false;

@@ -113,7 +113,10 @@ function judgeLength(here: TreeNode, { rules, tree }: CheckFacts): CheckVerdict 
   if (unknown.length === 0) return HOLDS;
   return {
     state: 'not-known',
-    says: `length of the tails into ${unknown.map(({ node }) => nodeName(node)).reverse().join(', ')} not known`,
+    says: `length of the tails into ${unknown
+      .map(({ node }) => nodeName(node))
+      .reverse()
+      .join(', ')} not known`,
     remedy: `Measure along them; over ${longest} m they need protection of their own.`,
     field: 'supply.nodes.cable.lengthM',
     needsFigure: true,
