@@ -176,24 +176,34 @@ function generationGrounds({ survey, rules }: VerdictFacts): Ground[] | null {
  * question that names a verdict reaches it, whoever raised it.
  */
 export function verdictsOf(facts: VerdictFacts): Verdict[] {
+  const found = foundByVerdict(facts);
   return VERDICT_IDS.flatMap((id): Verdict[] => {
-    if (id === 'limiter') return facts.limiter ? [withFound(facts.limiter, facts)] : [];
+    if (id === 'limiter') return facts.limiter ? [withFound(facts.limiter, found.get(id))] : [];
     const rests = RESTS[id](facts);
-    return rests === null ? [] : [withFound(verdictOf(id, rests), facts)];
+    return rests === null ? [] : [withFound(verdictOf(id, rests), found.get(id))];
   });
 }
 
+/** What was found wrong, then what is asked, by the verdict it stands on. */
+function foundByVerdict({ statements, questions }: VerdictFacts): ReadonlyMap<string, readonly Ground[]> {
+  const found = new Map<string, Ground[]>();
+  const add = (on: string, ground: Ground): void => {
+    const others = found.get(on);
+    if (others) others.push(ground);
+    else found.set(on, [ground]);
+  };
+  for (const each of statements)
+    if (each.on !== undefined && (each.grade === 'act' || each.grade === 'danger'))
+      add(each.on, { ...aboutFound(each), state: 'failed' });
+  for (const each of questions) if (each.taken === undefined) add(each.on, { ...aboutFound(each), state: 'open' });
+  return found;
+}
+
 /** A verdict with the findings and questions that stand on it, those that decide before those that do not. */
-function withFound(verdict: Verdict, { statements, questions }: VerdictFacts): Verdict {
+function withFound(verdict: Verdict, standing: readonly Ground[] = []): Verdict {
+  if (standing.length === 0) return verdict;
   const known = new Set(verdict.grounds.map(({ findingId, subjectId }) => `${findingId ?? ''} ${subjectId ?? ''}`));
-  const found = [
-    ...statements
-      .filter(({ grade, on }) => on === verdict.id && (grade === 'act' || grade === 'danger'))
-      .map((each): Ground => ({ ...aboutFound(each), state: 'failed' })),
-    ...questions
-      .filter(({ on, taken }) => on === verdict.id && taken === undefined)
-      .map((each): Ground => ({ ...aboutFound(each), state: 'open' })),
-  ].filter(({ findingId, subjectId }) => !known.has(`${findingId ?? ''} ${subjectId ?? ''}`));
+  const found = standing.filter(({ findingId, subjectId }) => !known.has(`${findingId ?? ''} ${subjectId ?? ''}`));
   if (found.length === 0) return verdict;
   const order = { failed: 0, open: 1, met: 2 };
   const grounds = [...found, ...verdict.grounds].sort((a, b) => order[a.state] - order[b.state]);
