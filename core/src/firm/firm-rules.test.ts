@@ -4,7 +4,7 @@ import { comparePacks, NUMBER_TERMS } from '../rules/terms';
 import { ruleSet } from '../rules/catalogue';
 import { settledSurvey } from '../testing/settled-survey';
 import { rulesFor, type FirmRules } from './firm-rules';
-import { HouseRules, operatorPackFaults, toRules, type OperatorRules } from './operator-rules';
+import { HouseRules, operatorRulesFaults, toRules, type OperatorRules } from './operator-rules';
 import { FirmChecklists } from './checklists';
 import { FirmTerms } from './option-terms';
 
@@ -61,7 +61,7 @@ describe('a firm’s own pack', () => {
   });
   it('is refused with figures out of bounds, twice, or at odds', () => {
     const wrong = (changes: OperatorRules['changes']): string[] =>
-      operatorPackFaults({ ...hill, changes }).map(({ path }) => path);
+      operatorRulesFaults({ ...hill, changes }).map(({ path }) => path);
     expect(wrong(hill.changes)).toEqual([]);
     expect(wrong([{ term: 'askAboveA', value: 0, source: '' }])).toEqual(['$.changes[0].value']);
     expect(wrong([...hill.changes, ...hill.changes])).toEqual(['$.changes[1].term']);

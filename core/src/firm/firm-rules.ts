@@ -18,13 +18,14 @@ export interface FirmRules {
 export function rulesFor(typedMeterPoint: string | undefined, { house, packs, terms }: FirmRules): Rules {
   const number = meterPoint(typedMeterPoint);
   const area = number.state === 'good' ? house.areas.find(({ area }) => area === number.distributor) : undefined;
-  const found = packOf(area?.packId ?? house.defaultPackId, packs) ?? packOf(house.defaultPackId, packs) ?? gbDefault;
+  const found =
+    rulesById(area?.packId ?? house.defaultPackId, packs) ?? rulesById(house.defaultPackId, packs) ?? gbDefault;
   const rules = withFirmTerms(found, terms);
   return house.alwaysAsk && !rules.alwaysAsk ? { ...rules, alwaysAsk: true } : rules;
 }
 
-/** A pack by its id, the firm's own or one that ships. */
-export function packOf(id: string, own: readonly OperatorRules[]): Rules | undefined {
+/** A set of rules by its id, the firm's own or one that ships. */
+export function rulesById(id: string, own: readonly OperatorRules[]): Rules | undefined {
   const mine = own.find((each) => each.id === id);
   return mine ? toRules(mine) : ruleSet(id);
 }

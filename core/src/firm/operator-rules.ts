@@ -51,8 +51,8 @@ export class HouseRules {
   @ListOf(() => AreaRules, 100) areas: AreaRules[] = [];
 }
 
-/** What is wrong with a pack's figures besides their form: out of bounds, twice, or at odds with one another. */
-export function operatorPackFaults(pack: OperatorRules): Fault[] {
+/** What is wrong with the figures of a firm's own rules besides their form: out of bounds, twice, or at odds with one another. */
+export function operatorRulesFaults(pack: OperatorRules): Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
   pack.changes.forEach(({ term, value }, index) => {
@@ -84,7 +84,7 @@ export function operatorPackFaults(pack: OperatorRules): Fault[] {
   return faults;
 }
 
-/** The rules a firm's own one amounts to. Its version names both: the firm's, and that of the pack it is laid over. */
+/** The rules a firm's own one amounts to. Its version names both: the firm's, and that of the rules they are laid over. */
 export function toRules(own: OperatorRules): Rules {
   const base = ruleSet(own.basedOn) ?? RULE_SETS[0];
   if (!base) throw new Error('no set of rules ships');

@@ -7,7 +7,7 @@ import { settledSurvey } from '../testing/settled-survey';
 import { FirmChecklists, checklistOf } from './checklists';
 import { EquipmentProfile } from './equipment';
 import { rulesFor } from './firm-rules';
-import { HouseRules, OperatorRules, operatorPackFaults } from './operator-rules';
+import { HouseRules, OperatorRules, operatorRulesFaults } from './operator-rules';
 import { FirmTerms } from './option-terms';
 
 /** Anything a body may hold where a setting belongs. */
@@ -73,7 +73,7 @@ describe('what a firm sets for itself', () => {
           basedOn: 'gb-default',
           changes: one,
         });
-        if ('value' in pack && operatorPackFaults(pack.value).length === 0) use({ packs: [pack.value] });
+        if ('value' in pack && operatorRulesFaults(pack.value).length === 0) use({ packs: [pack.value] });
       }),
       { numRuns: 400 },
     );

@@ -1,7 +1,7 @@
 import { gbDefault } from './gb-default';
 import type { Rules } from './rules';
 
-/** The usual pack under a house rule: ask the operator first, whatever the arithmetic says. */
+/** The usual rules under a house rule: ask the operator first, whatever the arithmetic says. */
 const gbAlwaysAsk: Rules = {
   ...gbDefault,
   id: 'gb-always-ask',
@@ -28,10 +28,10 @@ const gbNoLimiting: Rules = {
   acceptsLimiting: false,
 };
 
-/** Every pack that ships, the default first. */
+/** Every set of rules that ships, the default first. */
 export const RULE_SETS: readonly Rules[] = [gbDefault, gbAlwaysAsk, gbManagedFigure, gbNoLimiting];
 
-/** The pack of that id, or undefined when there is none. */
+/** The rules of that id, or undefined when there is none. */
 export function ruleSet(id: string): Rules | undefined {
   return RULE_SETS.find((rules) => rules.id === id);
 }

@@ -1,5 +1,5 @@
-import { packOf, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import { HouseRules, OperatorRules, operatorPackFaults } from '@keen-gauge/core/firm/operator-rules';
+import { rulesById, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
+import { HouseRules, OperatorRules, operatorRulesFaults } from '@keen-gauge/core/firm/operator-rules';
 import { Router } from 'express';
 import type { Pool } from 'pg';
 import { audit } from '../audit/queries';
@@ -33,7 +33,7 @@ export function ruleRoutes(pool: Pool): Router {
     const id = idParameter(request, 'packId', 'set of rules');
     const { version, ...rest } = bodyObject(request.body);
     const pack = bodyAs(OperatorRules, { ...rest, id });
-    const faults = operatorPackFaults(pack);
+    const faults = operatorRulesFaults(pack);
     if (faults.length > 0) throw invalid(faults);
     const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-rules');
@@ -79,7 +79,7 @@ const CHANGED_MEANWHILE = new Problem(
 /** Refuses house rules that name a set of rules there is not, or an area twice. */
 function mustNameWhatThereIs(house: HouseRules, { packs }: FirmRules): void {
   const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
-  const unknown = named.find((id) => packOf(id, packs) === undefined);
+  const unknown = named.find((id) => rulesById(id, packs) === undefined);
   if (unknown !== undefined)
     throw invalid([{ path: '$', wrong: `names the rules "${unknown}"`, expected: 'one there is' }]);
   if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)

@@ -26,7 +26,7 @@ export const putHouseRules = (house: HouseRules): Promise<{ rules: FirmRules }> 
   call('POST', '/firm/rules/house', house);
 export const putChecklists = (checklists: FirmChecklists): Promise<{ rules: FirmRules }> =>
   call('POST', '/firm/checklists', checklists);
-export const putOperatorPack = ({ id, ...pack }: OperatorRules): Promise<{ rules: FirmRules }> =>
+export const putOperatorRules = ({ id, ...pack }: OperatorRules): Promise<{ rules: FirmRules }> =>
   call('POST', `/firm/rules/packs/${id}`, pack);
 
 export function usePackVersions(id: string) {

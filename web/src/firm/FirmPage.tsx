@@ -28,7 +28,7 @@ export default function FirmPage() {
           </p>
         </div>
         <p>
-          <Link to="/firm/rules">Rules: which packs hold where, and what they say</Link>
+          <Link to="/firm/rules">Rules: which hold where, and what they say</Link>
         </p>
         <StuckPanel me={me} />
         <EquipmentPanel />

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { Notice } from '../kit/Notice';
+import { Stack } from '../kit/Panel';
 
 /** The heading and how far the answer is, in one line of one height: nothing under it moves when the answer comes. */
 const Head = styled.div`
@@ -44,7 +45,7 @@ export function Meanwhile({ title, isThere, isCurrent, hasFailed, children }: Pr
           Gauge.
         </Notice>
       ) : (
-        isThere && <div aria-busy={!isCurrent}>{children}</div>
+        isThere && <Stack aria-busy={!isCurrent}>{children}</Stack>
       )}
     </>
   );

@@ -10,11 +10,11 @@ import { ruleSetList, packOptions } from './rule-sets';
 
 /** Two sets of rules side by side, with the source of every figure; what differs is marked by a word, not by colour alone. */
 export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
-  const packs = ruleSetList(rules);
+  const sets = ruleSetList(rules);
   const [oneId, setOne] = useState(rules.house.defaultPackId);
-  const [otherId, setOther] = useState(packs.find(({ id }) => id !== oneId)?.id ?? oneId);
+  const [otherId, setOther] = useState(sets.find(({ id }) => id !== oneId)?.id ?? oneId);
   const [shown, setShown] = useState<'all' | 'differs'>('all');
-  const [one, other] = [packs.find(({ id }) => id === oneId), packs.find(({ id }) => id === otherId)];
+  const [one, other] = [sets.find(({ id }) => id === oneId), sets.find(({ id }) => id === otherId)];
   const lines = one && other ? comparePacks(one, other) : [];
   const differing = lines.filter(({ differs }) => differs);
   return (

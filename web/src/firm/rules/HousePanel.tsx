@@ -19,7 +19,7 @@ interface Props {
   readonly onChanged: (rules: FirmRules) => void;
 }
 
-/** Which pack holds where, and the firm's stricter rule of asking before every fitting. */
+/** Which rules hold where, and the firm's stricter rule of asking before every fitting. */
 export function HousePanel({ rules, may, onChanged }: Props) {
   const [house, setHouse] = useState(rules.house);
   const [area, setArea] = useState('');

@@ -3,7 +3,7 @@ import { toRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rule
 import { RULE_SETS } from '@keen-gauge/core/rules/catalogue';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import { useState } from 'react';
-import { putOperatorPack, usePackVersions } from '../../api/firm';
+import { putOperatorRules, usePackVersions } from '../../api/firm';
 import { problemWords } from '../../api/problem-words';
 import { BareButton, Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
@@ -20,10 +20,10 @@ interface Props {
 export function RuleSetsPanel({ rules, may, onChanged }: Props) {
   const [editing, setEditing] = useState<OperatorRules | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const put = async (pack: OperatorRules): Promise<void> => {
+  const put = async (written: OperatorRules): Promise<void> => {
     setProblem(null);
     try {
-      onChanged((await putOperatorPack(pack)).rules);
+      onChanged((await putOperatorRules(written)).rules);
       setEditing(null);
     } catch (failed) {
       setProblem(problemWords(failed));
@@ -82,8 +82,8 @@ export function RuleSetsPanel({ rules, may, onChanged }: Props) {
       {editing && (
         <RulesForm
           key={`${editing.id} ${editing.version ?? 0}`}
-          pack={editing}
-          onSave={(pack) => void put(pack)}
+          written={editing}
+          onSave={(written) => void put(written)}
           onLeave={() => {
             setEditing(null);
           }}
@@ -138,13 +138,13 @@ function Versions({ id }: { readonly id: string }) {
   if (error && !data) return <Notice kind="act" title="The versions could not be loaded." />;
   return (
     <ol style={{ margin: 0 }} reversed>
-      {data?.versions.map(({ pack, madeBy, madeAt }) => (
-        <li key={pack.version}>
-          Version {pack.version}, {madeBy},{' '}
+      {data?.versions.map(({ pack: written, madeBy, madeAt }) => (
+        <li key={written.version}>
+          Version {written.version}, {madeBy},{' '}
           {new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(madeAt))}:{' '}
-          {pack.changes.length === 0
+          {written.changes.length === 0
             ? 'no figures of its own'
-            : pack.changes.map(({ term, value }) => `${term} ${value}`).join(', ')}
+            : written.changes.map(({ term, value }) => `${term} ${value}`).join(', ')}
         </li>
       ))}
     </ol>

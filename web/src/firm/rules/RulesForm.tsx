@@ -15,17 +15,17 @@ const YES_NO = [
   { value: 'no', label: 'No' },
 ] as const;
 
-/** A firm's own pack being written: what it is laid over, what differs, and where each figure comes from. */
+/** A firm's own rules being written: what it is laid over, what differs, and where each figure comes from. */
 export function RulesForm({
-  pack,
+  written,
   onSave,
   onLeave,
 }: {
-  readonly pack: OperatorRules;
-  readonly onSave: (pack: OperatorRules) => void;
+  readonly written: OperatorRules;
+  readonly onSave: (written: OperatorRules) => void;
   readonly onLeave: () => void;
 }) {
-  const [draft, setDraft] = useState(pack);
+  const [draft, setDraft] = useState(written);
   const made = toRules(draft);
   const base = ruleSet(draft.basedOn);
   const set = (change: Partial<OperatorRules>): void => {
@@ -36,7 +36,7 @@ export function RulesForm({
     const others = draft.changes.filter((each) => each.term !== term);
     const usual = base?.[term].value;
     const own = source ?? changeOf(term)?.source ?? draft.source;
-    // A figure put back to what the pack beneath says is no change.
+    // A figure put back to what the rules beneath say is no change.
     set({
       changes:
         value === undefined || (value === usual && source === undefined)
@@ -51,7 +51,7 @@ export function RulesForm({
       aria-label="Rules being written"
       style={{ borderTop: '3px solid var(--line)', paddingTop: '0.8rem' }}
     >
-      <h3>{draft.version === undefined ? 'A pack of our own' : `Version ${draft.version + 1} of ${pack.title}`}</h3>
+      <h3>{draft.version === undefined ? 'Rules of our own' : `Version ${draft.version + 1} of ${written.title}`}</h3>
       <FieldGrid>
         <TextInput
           label="What they are called"
@@ -128,7 +128,7 @@ export function RulesForm({
                 most={most}
                 {...(whole ? { whole } : {})}
                 value={own?.value ?? base?.[key].value}
-                help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the pack beneath.'}
+                help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the rules beneath.'}
                 onChange={(value) => {
                   setTerm(key, value);
                 }}

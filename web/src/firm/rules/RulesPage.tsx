@@ -28,7 +28,7 @@ export default function RulesPage() {
           <Link to="/firm">The firm’s own</Link>
           <h1>Rules</h1>
           <p className="quiet">
-            What decides the route. Every assessment names the pack and version it used; a signed pack keeps its own.
+            What decides the route. Every assessment names its rules and their version; a signed pack keeps its own.
           </p>
         </div>
         {!may && (
