@@ -30,7 +30,7 @@ const clamped = (survey: Survey): void => {
   ];
 };
 
-const rulesById = (...changes: ((survey: Survey) => void)[]): PackContent => {
+const packOf = (...changes: ((survey: Survey) => void)[]): PackContent => {
   const survey = settledSurvey(clamped, ...changes);
   return composePack(survey, assess(survey, gbDefault), gbDefault, SIGNED);
 };
@@ -83,14 +83,14 @@ describe('what changed since the last pack', () => {
   });
 
   it('is nothing when every label and heading is put in other words', () => {
-    const { sections: now } = rulesById();
+    const { sections: now } = packOf();
     expect(now.flatMap(({ rows }) => rows).length).toBeGreaterThan(40);
     expect(changesSince(now, reworded(now))).toEqual([]);
   });
 
   it('is the same, whatever lines are called', () => {
-    const before = rulesById().sections;
-    const { sections: now } = rulesById((survey) => {
+    const before = packOf().sections;
+    const { sections: now } = packOf((survey) => {
       survey.place.customerName = 'Somebody else';
       Object.assign(survey.proposals[0] ?? {}, { makeAndModel: 'Another one' });
       Object.assign(survey.readings[1] ?? {}, { value: 0.35 });
@@ -101,9 +101,9 @@ describe('what changed since the last pack', () => {
   });
 
   it('a pack signed before lines had ids is compared by what they were called, and one unchanged has no changes', () => {
-    const { sections: now } = rulesById();
+    const { sections: now } = packOf();
     expect(changesSince(former(now), now)).toEqual([]);
-    const { sections: later } = rulesById((survey) => {
+    const { sections: later } = packOf((survey) => {
       survey.place.customerName = 'Somebody else';
     });
     expect(changesSince(former(now), later)).toMatchObject([{ label: 'Customer', is: 'Somebody else' }]);
@@ -112,14 +112,14 @@ describe('what changed since the last pack', () => {
   it('of the signing itself nothing is a fact of the survey', () => {
     const survey = settledSurvey(clamped);
     const assessment = assess(survey, gbDefault);
-    for (const signed of [rulesById().sections, former(rulesById().sections)])
+    for (const signed of [packOf().sections, former(packOf().sections)])
       expect(changedSinceSigning(signed, survey, assessment, gbDefault)).toEqual([]);
   });
 });
 
 describe('the words a pack is sent with', () => {
   it('say the same whatever the lines of the document are called, and of packs signed before they had ids', () => {
-    const content = rulesById();
+    const content = packOf();
     const message = coveringMessage(content);
     expect(message).toContain('Site: ');
     expect(message).toContain('clamp on');
