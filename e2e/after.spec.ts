@@ -103,6 +103,7 @@ test('tests judged, lists seen to, a job closed with a reason and opened again',
   await expect(closing.getByRole('button', { name: 'Close the job' })).toBeDisabled();
   await closing.getByLabel('Why close it with something owed?').fill('The customer has moved away.');
   await closing.getByRole('button', { name: 'Close the job' }).click();
+  await expect(closing).toContainText('Closed on');
   await expect(closing).toContainText('The customer has moved away.');
   await page.goto('/');
   await expect(page.getByRole('link', { name: /9 After Lane/ })).toContainText('Closed');

@@ -1,35 +1,34 @@
 import type { Assessment } from './assessment';
-import type { PerPhase } from './demand/per-phase-figures';
 import { testFindings } from './after/test-findings';
-import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './demand/connected';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
 import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
+import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
+import type { Connected } from './demand/connected';
+import { declarationFindings } from './demand/findings';
+import { basisGap, basisShortfall, inBasis } from './demand/maximum-demand';
+import { measuredFindings } from './demand/measured/verdict';
+import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
+import type { PerPhase } from './demand/per-phase-figures';
+import { readingAgainstDemand } from './demand/readings-against';
+import { assessEarthing, earthingFindings } from './earthing/assess-earthing';
 import { assessFeeders } from './feeder/feeder';
 import { feederFindings } from './feeder/feeder-findings';
 import { uncountedAtFeeders } from './feeder/feeder-loads';
-import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
-import { declaredDemand, withWhole } from './demand/declared';
-import { declarationFindings } from './demand/findings';
-import { basisGap, basisShortfall, demandPerPhase, inBasis, leftOutOf } from './demand/maximum-demand';
-import { measuredDemand, measuredFindings } from './demand/measured/verdict';
-import { readingAgainstDemand } from './demand/readings-against';
-import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
-import { assessEarthing, earthingFindings } from './earthing/assess-earthing';
 import { STATIONS, type Finding, type Statement } from './finding';
 import { verdictsOf } from './grounds/verdicts';
-import { conditionFindings, conditionVerdict } from './intake/condition';
-import { fuseFindings, fuseName, fuseRating, fusesOnTheWay, type FuseRating } from './intake/fuse-rating';
 import { checkFindings, checkOutcomes, openChecks } from './intake/checks/findings';
+import { conditionFindings, conditionVerdict } from './intake/condition';
+import { fuseFindings, fuseName, fuseRating, type FuseRating } from './intake/fuse-rating';
 import { loopFindings, loopVerdict } from './intake/loop-status';
 import { readingFindings } from './intake/readings';
 import { sharedService, sharedServiceFindings } from './intake/shared-service';
 import { clampLimit } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
-import { chargerLimitA } from './management/limiter';
 import { limiterVerdict } from './management/limiter-verdict';
 import { placementFindings } from './management/placement';
 import { sourceFindings } from './management/sources';
+import { AFRESH, type Steps } from './memory';
 import {
   leastHeadroom,
   overloadFindings,
@@ -42,117 +41,78 @@ import {
   type Reckoner,
 } from './node-assessments';
 import { askFindings, openQuestions } from './questions/register';
-import type { SupplyDemand } from './route/trigger';
+import { reckonDemand, type ReckonedDemand } from './reckoned-demand';
 import { routeOf } from './route/route';
+import type { SupplyDemand } from './route/trigger';
 import type { Rules } from './rules/rules';
 import type { Proposal } from './survey/proposal';
 import type { SupplyNode } from './survey/supply';
 import type { Survey } from './survey/survey';
-import type { ListBasis, LoadPhase, Phase, Premises } from './survey/words/words';
+import type { ListBasis, Phase } from './survey/words/words';
 import { nodeOf } from './tree/sets-below';
-import { hangsFrom, outermostFuse, phaseAt, supplyTree, type SupplyTree } from './tree/supply-tree';
+import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supply-tree';
 
 /**
- * Everything that can be said of a valid survey under a set of rules, in this order: figures, what is found, what is asked, the verdicts that
- * rest on all three, and the route that is decided from the verdicts. Pure and total: whatever is missing becomes a question or a figure that
- * says it is not known; nothing is thrown.
+ * Everything that can be said of a valid survey under a set of rules, in named steps: figures, what is found, what is asked, the verdicts that rest
+ * on all three, and the route that is decided from the verdicts. Pure and total: whatever is missing becomes a question or a figure that says it is
+ * not known; nothing is thrown. With a memory, a step whose facts are the very same as the last time is not made again.
  */
-export function assess(survey: Survey, rules: Rules): Assessment {
-  const reckoned = reckonDemand(survey, rules);
-  const { tree, phases, premises, connected, counted, declared, measured, before, afterUnmanaged, fuses } = reckoned;
-  const [fuse = fuseRating(undefined, rules)] = fuses.filter(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
-  const condition = conditionVerdict(survey.intake);
-  const loop = loopVerdict(survey.intake.loop);
-  const limit = clampLimit(survey, tree, rules);
-  const service = tree.nodes.find(({ node }) => node.kind === 'service')?.node;
-  const beside = besideOn(survey, service, rules);
-  const reckonedNodes = reckonNodes({ ...reckoned, survey, limit, beside, rules, counted: reckoned.countedAnywhere });
-  const at = (id: string | undefined): ReckonedNode | undefined => reckonedNodes.find((node) => node.id === id);
-  const origin = at(tree.device?.node.id ?? tree.root?.node.id);
-  const carried = at(service?.id);
-  // The service carries what hangs beside this supply's own fuse as well, and the neighbours.
-  const sharedWith = (managed: boolean): ReturnType<typeof sharedService> =>
-    sharedService(
-      survey.intake.loop,
-      service?.ratingA,
-      carried?.before ?? before,
-      (managed ? carried?.managed : undefined) ?? carried?.after ?? afterUnmanaged,
-      rules,
-    );
-  const ifHeld = sharedWith(true);
-  const { limiter, verdict: limiterGrounds } = limiterVerdict({
-    survey,
-    tree,
-    rules,
-    fuses,
-    limit,
-    nodes: reckonedNodes,
-    sharedLeftA: ifHeld?.known ? leastHeadroom(ifHeld.left) : undefined,
-  });
-  const held = limiter.holds === true && limiter.kind === 'clamp';
-  const afterManaged = (held ? origin?.managed : undefined) ?? afterUnmanaged;
-  const shared = held ? ifHeld : sharedWith(false);
-  const ownNodes = withHeadroom(reckonedNodes, held);
-  const nodes = shared?.known && service ? withNeighbours(ownNodes, service.id, shared) : ownNodes;
+export function assess(survey: Survey, rules: Rules, { step, joined }: Steps = AFRESH): Assessment {
+  const given = { survey, rules };
+  const { nodes: recorded } = survey.supply;
+  const tree = step('tree', { recorded, at: equipmentAt(survey.proposals) }, (facts) =>
+    treeOf(facts.recorded, facts.at),
+  );
+  const demand = step('demand', { ...given, tree }, reckonDemand);
+  const { fuses, phases, measured, declared, connected, afterUnmanaged } = demand;
+  const intake = step('intake', { ...given, tree, fuses }, intakeOf);
+  const { fuse, condition, loop } = intake;
+  const clamps = step('clamps', { ...given, tree }, (facts) => clampLimit(facts.survey, facts.tree, facts.rules));
+  const beside = step('beside', { ...given, tree }, besideOn);
+  const reckoned = step(
+    'nodes',
+    { ...given, ...demand, tree, limit: clamps, beside, counted: demand.countedAnywhere },
+    reckonNodes,
+  );
+  const limited = step('limits', { ...given, tree, demand, limit: clamps, reckoned }, limitedNodes);
+  const { nodes, limiter, shared } = limited;
   const earth = { survey, tree, fuse, rules, after: afterUnmanaged };
-  const earthing = assessEarthing(earth);
-  const circuitFacts: CircuitFacts = {
-    survey,
-    rules,
+  const earthing = step('earthing', earth, assessEarthing);
+  const circuitFacts = { ...given, ...step('circuit facts', { tree, demand, limited }, whatCircuitsCarry) };
+  const circuits = step('circuits', { survey, circuitFacts }, circuitsOf);
+  const assessed = step('assessed circuits', { circuits }, (facts) => facts.circuits.map((each) => each.assessed));
+  const feeders = step('feeders', { circuitFacts, circuits }, (facts) =>
+    assessFeeders(facts.circuitFacts, ownDrops(facts.circuits)),
+  );
+  const checks = step('checks', { survey, rules, tree, fuse }, checkOutcomes);
+
+  const found = {
+    ...given,
     tree,
-    phases,
-    limiterHolds: held,
-    nodes: new Map(ownNodes.map((node) => [node.id, node])),
-    uncountedA: uncountedAtFeeders(tree, reckoned.loads, declared.lists, reckoned.byLists),
-  };
-  const circuits = survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
-  const feeders = assessFeeders(circuitFacts, ownDrops(circuits));
-  const checks = checkOutcomes({ survey, rules, tree, fuse });
-  const statements: Statement[] = [
-    ...conditionFindings(survey.intake, rules),
-    ...fuseFindings(survey, fuses),
-    ...loopFindings(survey.intake.loop, rules),
-    ...sharedServiceFindings(shared),
-    ...checkFindings(checks),
-    ...readingFindings(survey),
-    ...earthingFindings(earth, earthing),
-    ...measuredFindings(survey, measured, rules),
-    ...declarationFindings(survey, connected),
-    ...declared.findings,
-    ...readingAgainstDemand(survey, tree, nodes),
-    ...sourceFindings(survey, tree),
-    ...chargerFindings(survey, rules, tree),
-    ...placementFindings(survey, tree, connected),
-    ...overloadFindings(nodes, limiter.holds),
-    ...circuits.flatMap((each) => circuitFindings(each.proposal, each.assessed, circuitFacts)),
-    ...feederFindings(feeders),
-    ...testFindings(
-      survey,
-      circuits.map(({ assessed }) => assessed),
-      rules,
-    ),
-  ];
-  const questions = openQuestions({
-    survey,
-    rules,
-    tree,
-    fuse,
     fuses,
-    condition,
-    loop,
     shared,
-    checks: openChecks({ survey, tree }, checks),
-    connected,
-    measured,
-    basis: declared.basis,
+    checks,
+    earth,
     earthing,
-    circuits: circuits.map(({ assessed }) => assessed),
-    circuitFacts,
-    feeders,
-  });
-  const verdicts = verdictsOf({
-    survey,
-    rules,
+    measured,
+    connected,
+    declared,
+    nodes,
+    limiter,
+  };
+  const all = { ...found, circuits, assessed, circuitFacts, feeders };
+  const statements = joined(
+    'statements',
+    FINDERS.map(([name, find]) => step(name, all, find)),
+  );
+  const open = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
+  const asked = { ...given, tree, fuse, fuses, condition, loop, shared, checks: open, connected, measured };
+  const questions = openQuestions(
+    { ...asked, basis: declared.basis, earthing, circuits: assessed, circuitFacts, feeders },
+    { step, joined },
+  );
+  const rests = {
+    ...given,
     tree,
     fuses,
     condition,
@@ -161,12 +121,20 @@ export function assess(survey: Survey, rules: Rules): Assessment {
     after: afterUnmanaged,
     nodes,
     earthing,
-    circuits: circuits.map(({ assessed }) => assessed),
-    limiter: limiterGrounds,
-    statements,
-    questions,
-  });
-
+  };
+  const verdicts = step(
+    'verdicts',
+    { ...rests, circuits: assessed, limiter: limited.limiterGrounds, statements, questions },
+    verdictsOf,
+  );
+  const findings = step('findings', { statements, questions }, (facts) =>
+    inWalkOrder([...facts.statements, ...askFindings(facts.questions)]),
+  );
+  const route = step(
+    'route',
+    { ...given, condition, loop, verdicts, tree, demand, intake, limited, reckoned },
+    routeThere,
+  );
   return {
     format: 'keen-gauge-assessment',
     version: 3,
@@ -181,138 +149,246 @@ export function assess(survey: Survey, rules: Rules): Assessment {
       condition,
       deviceId: tree.device?.node.id ?? null,
     },
-    demand: {
-      basis: declared.basis,
-      byCircuits: inOneBasis('circuits', 'MD by circuits', connected, reckoned.byLists),
-      byAppliances: inOneBasis('appliances', 'MD by appliances', connected, reckoned.byLists),
-      byMeasurement: measured.byMeasurement,
-      baseLoad: measured.base,
-      // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
-      get everythingOn() {
-        return eachPhase(phases, (phase) =>
-          everythingOn(
-            connected,
-            phase,
-            premises,
-            rules,
-            greatest(before[phase]?.value, measured.byMeasurement[phase]?.value),
-          ),
-        );
-      },
-      get comparison() {
-        return eachPhase(phases, (phase) => compareBases(connected, phase, premises, rules));
-      },
-      get emptiestPhase() {
-        return emptiestPhase(counted, phases, premises, rules) ?? null;
-      },
-      unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
-      before,
-      afterUnmanaged,
-      afterManaged,
-      headroom: headroomOf(fuse.figure, afterManaged),
-      beforeKva: apparentPower('MD now', before, rules, reckoned.oneLineBefore),
-      afterKva: apparentPower('MD after', afterManaged, rules, reckoned.oneLineAfter),
-      limiter,
-    },
+    demand: step('demand figures', { rules, demand, fuse, limited }, demandFigures),
     nodes,
-    weakest: weakestNode(nodes),
+    weakest: step('weakest', { nodes }, (facts) => weakestNode(facts.nodes)),
     earthing,
-    circuits: circuits.map((each) => each.assessed),
+    circuits: assessed,
     feeders,
     verdicts,
     questions,
-    findings: inWalkOrder([...statements, ...askFindings(questions)]),
-    route: routeOf({
-      survey,
-      rules,
-      condition,
-      loop,
-      supplies: suppliesOf(survey, tree, fuses, reckonedNodes, held, {
-        fuse,
-        name: null,
-        unmanaged: worstPhase(afterUnmanaged),
-        managed: worstPhase(afterManaged),
-      }),
-      limiterHolds: held,
-      verdicts,
-    }),
+    findings,
+    route,
   };
+}
+
+interface Given {
+  readonly survey: Survey;
+  readonly rules: Rules;
+}
+
+/** The fuse that limits the supply, and what is known of intake and loop. */
+function intakeOf({
+  survey,
+  rules,
+  tree,
+  fuses,
+}: Given & { readonly tree: SupplyTree } & Pick<ReckonedDemand, 'fuses'>) {
+  const own = fuses.find(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
+  return {
+    fuse: own ?? fuseRating(undefined, rules),
+    condition: conditionVerdict(survey.intake),
+    loop: loopVerdict(survey.intake.loop),
+  };
+}
+
+/** Every node with what it carries, what a limiter keeps it to and whether that holds, neighbours on a shared service counted. */
+function limitedNodes({
+  survey,
+  rules,
+  tree,
+  demand: { fuses, before, afterUnmanaged },
+  limit,
+  reckoned,
+}: Given & {
+  readonly tree: SupplyTree;
+  readonly demand: ReckonedDemand;
+  readonly limit: ReturnType<typeof clampLimit>;
+  readonly reckoned: readonly ReckonedNode[];
+}) {
+  const service = serviceOf(tree);
+  const at = (id: string | undefined): ReckonedNode | undefined => reckoned.find((node) => node.id === id);
+  const carried = at(service?.id);
+  // The service carries what hangs beside this supply's own fuse as well, and the neighbours.
+  const sharedWith = (managed: boolean): ReturnType<typeof sharedService> =>
+    sharedService(
+      survey.intake.loop,
+      service?.ratingA,
+      carried?.before ?? before,
+      (managed ? carried?.managed : undefined) ?? carried?.after ?? afterUnmanaged,
+      rules,
+    );
+  const ifHeld = sharedWith(true);
+  const sharedLeftA = ifHeld?.known ? leastHeadroom(ifHeld.left) : undefined;
+  const judged = limiterVerdict({ survey, tree, rules, fuses, limit, nodes: reckoned, sharedLeftA });
+  const held = judged.limiter.holds === true && judged.limiter.kind === 'clamp';
+  const shared = held ? ifHeld : sharedWith(false);
+  const own = withHeadroom(reckoned, held);
+  const origin = at(tree.device?.node.id ?? tree.root?.node.id);
+  return {
+    /** Without the neighbours. */
+    own,
+    nodes: shared?.known && service ? withNeighbours(own, service.id, shared) : own,
+    limiter: judged.limiter,
+    limiterGrounds: judged.verdict,
+    held,
+    shared,
+    afterManaged: (held ? origin?.managed : undefined) ?? afterUnmanaged,
+  };
+}
+
+type Limited = ReturnType<typeof limitedNodes>;
+
+/** What circuits and feeders are judged from beside the survey and its rules. */
+function whatCircuitsCarry({
+  tree,
+  demand: { phases, loads, declared, byLists },
+  limited: { held, own },
+}: {
+  readonly tree: SupplyTree;
+  readonly demand: ReckonedDemand;
+  readonly limited: Limited;
+}): Omit<CircuitFacts, 'survey' | 'rules'> {
+  return {
+    tree,
+    phases,
+    limiterHolds: held,
+    nodes: new Map(own.map((node) => [node.id, node])),
+    uncountedA: uncountedAtFeeders(tree, loads, declared.lists, byLists),
+  };
+}
+
+interface OneCircuit {
+  readonly proposal: Proposal;
+  readonly assessed: CircuitAssessment;
+}
+
+function circuitsOf({
+  survey,
+  circuitFacts,
+}: {
+  readonly survey: Survey;
+  readonly circuitFacts: CircuitFacts;
+}): OneCircuit[] {
+  return survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
+}
+
+/** Everything findings are made from. */
+type Found = Given &
+  Pick<ReckonedDemand, 'fuses' | 'measured' | 'connected' | 'declared'> &
+  Pick<Limited, 'shared' | 'nodes' | 'limiter'> & {
+    readonly tree: SupplyTree;
+    readonly checks: ReturnType<typeof checkOutcomes>;
+    readonly earth: Parameters<typeof assessEarthing>[0];
+    readonly earthing: ReturnType<typeof assessEarthing>;
+    readonly circuits: readonly OneCircuit[];
+    readonly assessed: readonly CircuitAssessment[];
+    readonly circuitFacts: CircuitFacts;
+    readonly feeders: ReturnType<typeof assessFeeders>;
+  };
+
+/** What is found, each kind in a step of its own, in the order it is told. */
+const FINDERS: readonly (readonly [string, (found: Found) => readonly Statement[]])[] = [
+  ['found: condition', ({ survey, rules }) => conditionFindings(survey.intake, rules)],
+  ['found: fuse', ({ survey, fuses }) => fuseFindings(survey, fuses)],
+  ['found: loop', ({ survey, rules }) => loopFindings(survey.intake.loop, rules)],
+  ['found: shared service', ({ shared }) => sharedServiceFindings(shared)],
+  ['found: checks', ({ checks }) => checkFindings(checks)],
+  ['found: readings', ({ survey }) => readingFindings(survey)],
+  ['found: earthing', ({ earth, earthing }) => earthingFindings(earth, earthing)],
+  ['found: measured', ({ survey, measured, rules }) => measuredFindings(survey, measured, rules)],
+  ['found: declaration', ({ survey, connected }) => declarationFindings(survey, connected)],
+  ['found: declared', ({ declared }) => declared.findings],
+  ['found: readings against demand', ({ survey, tree, nodes }) => readingAgainstDemand(survey, tree, nodes)],
+  ['found: sources', ({ survey, tree }) => sourceFindings(survey, tree)],
+  ['found: chargers', ({ survey, rules, tree }) => chargerFindings(survey, rules, tree)],
+  ['found: placement', ({ survey, tree, connected }) => placementFindings(survey, tree, connected)],
+  ['found: overload', ({ nodes, limiter }) => overloadFindings(nodes, limiter.holds)],
+  [
+    'found: circuits',
+    ({ circuits, circuitFacts }) =>
+      circuits.flatMap(({ proposal, assessed }) => circuitFindings(proposal, assessed, circuitFacts)),
+  ],
+  ['found: feeders', ({ feeders }) => feederFindings(feeders)],
+  ['found: tests', ({ survey, assessed, rules }) => testFindings(survey, assessed, rules)],
+];
+
+/** Demand on each phase in every reckoning, and what is left. */
+function demandFigures({
+  rules,
+  demand,
+  fuse,
+  limited: { afterManaged, limiter },
+}: {
+  readonly rules: Rules;
+  readonly demand: ReckonedDemand;
+  readonly fuse: FuseRating;
+  readonly limited: Limited;
+}): Assessment['demand'] {
+  const { phases, premises, connected, counted, declared, measured, before, afterUnmanaged, byLists } = demand;
+  return {
+    basis: declared.basis,
+    byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
+    byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
+    byMeasurement: measured.byMeasurement,
+    baseLoad: measured.base,
+    // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
+    get everythingOn() {
+      return eachPhase(phases, (phase) =>
+        everythingOn(
+          connected,
+          phase,
+          premises,
+          rules,
+          greatest(before[phase]?.value, measured.byMeasurement[phase]?.value),
+        ),
+      );
+    },
+    get comparison() {
+      return eachPhase(phases, (phase) => compareBases(connected, phase, premises, rules));
+    },
+    get emptiestPhase() {
+      return emptiestPhase(counted, phases, premises, rules) ?? null;
+    },
+    unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
+    before,
+    afterUnmanaged,
+    afterManaged,
+    headroom: headroomOf(fuse.figure, afterManaged),
+    beforeKva: apparentPower('MD now', before, rules, demand.oneLineBefore),
+    afterKva: apparentPower('MD after', afterManaged, rules, demand.oneLineAfter),
+    limiter,
+  };
+}
+
+/** The way to the operator, decided from the verdicts and the demand behind every fuse the new equipment is fed through. */
+function routeThere({
+  survey,
+  rules,
+  condition,
+  loop,
+  verdicts,
+  tree,
+  demand: { fuses, afterUnmanaged },
+  intake: { fuse },
+  limited: { held, afterManaged },
+  reckoned,
+}: Given &
+  Pick<ReturnType<typeof intakeOf>, 'condition' | 'loop'> & {
+    readonly verdicts: Assessment['verdicts'];
+    readonly tree: SupplyTree;
+    readonly demand: ReckonedDemand;
+    readonly intake: ReturnType<typeof intakeOf>;
+    readonly limited: Limited;
+    readonly reckoned: readonly ReckonedNode[];
+  }): Assessment['route'] {
+  const own = { fuse, name: null, unmanaged: worstPhase(afterUnmanaged), managed: worstPhase(afterManaged) };
+  const supplies = suppliesOf(survey, tree, fuses, reckoned, held, own);
+  return routeOf({ survey, rules, condition, loop, supplies, limiterHolds: held, verdicts });
+}
+
+function serviceOf(tree: SupplyTree): SupplyNode | undefined {
+  return tree.nodes.find(({ node }) => node.kind === 'service')?.node;
 }
 
 /** The neighbours on a service known to be shared; undefined where it is this supply's own, or not known to be shared. */
-function besideOn({ intake }: Survey, service: SupplyNode | undefined, rules: Rules): Beside | undefined {
+function besideOn({ survey, rules, tree }: Given & { readonly tree: SupplyTree }): Beside | undefined {
+  const service = serviceOf(tree);
   if (!service) return undefined;
-  const shared = sharedService(intake.loop, service.ratingA, {}, {}, rules);
+  const shared = sharedService(survey.intake.loop, service.ratingA, {}, {}, rules);
   return shared?.known
     ? { nodeId: service.id, amperes: shared.neighbour.value ?? 0, ratingA: shared.rating.value }
     : undefined;
-}
-
-/** Loads, new equipment and demand of a survey, before any limiter. */
-function reckonDemand(survey: Survey, rules: Rules) {
-  const phases = supplyPhases(survey.supply.phases);
-  const premises = survey.place.premises ?? 'household';
-  const byLists = reckonerOf(phases, premises, rules);
-  const tree = supplyTree(survey);
-  const fuses = fusesOnTheWay(survey, tree, rules);
-  const loads = survey.loads.map((load) => connectedLoad(onItsLine(load, tree), phases, rules));
-  const equipment = survey.proposals.map((proposal) =>
-    connectedProposal(onItsLine(proposal, tree), chargerLimitA(proposal), phases),
-  );
-  // What hangs elsewhere in the building, behind fuses of its own, is no part of this supply.
-  const connected = belowDevice(loads, tree);
-  const proposed = belowDevice(equipment, tree);
-  const measured = measuredDemand(survey, tree, phases, rules);
-  const listed = keptByBasis(connected);
-  const declared = declaredDemand(survey, connected, measured, byLists, listed, rules);
-  const counted = listed(declared.lists);
-  const reckoner = withWhole(byLists, counted, declared.whole);
-  const isMeasured = phases.every((phase) => declared.whole[phase] !== undefined);
-  const gap = isMeasured ? undefined : basisGap(connected, declared.lists);
-  const lifted = Object.values(declared.whole).some(({ least }) => least);
-  const shortfall = lifted
-    ? 'More was seen to flow than is declared.'
-    : isMeasured
-      ? undefined
-      : basisShortfall(connected, declared.lists);
-  const unsized = proposed.some(({ currentA }) => currentA === null)
-    ? 'The rating of the new equipment is not known.'
-    : undefined;
-  const all = [...counted, ...proposed];
-  return {
-    phases,
-    premises,
-    byLists,
-    reckoner,
-    tree,
-    fuses,
-    loads,
-    connected,
-    counted,
-    // Every load in the basis used, wherever it hangs: what each node of the whole tree is reckoned from.
-    countedAnywhere: connected === loads ? counted : inBasis(loads, declared.lists),
-    leftOut: leftOutOf(loads, declared.lists),
-    proposed: equipment,
-    measured,
-    moments: measured.moments,
-    declared,
-    gap,
-    shortfall: shortfall ?? unsized,
-    before: perPhase(reckoner(counted), 'MD now', gap, shortfall),
-    afterUnmanaged: perPhase(reckoner(all), 'MD after', gap, shortfall ?? unsized),
-    oneLineBefore: onNamedLines(counted, reckoner, declared.whole),
-    oneLineAfter: onNamedLines(all, reckoner, declared.whole),
-  };
-}
-
-/** Demand without what is on one line of three that nobody has named; undefined where there is no such thing, or all was measured. */
-function onNamedLines(
-  loads: readonly Connected[],
-  reckoner: Reckoner,
-  whole: ReturnType<typeof declaredDemand>['whole'],
-): ReturnType<Reckoner> | undefined {
-  const named = loads.filter(({ anyLine }) => !anyLine);
-  return named.length === loads.length || Object.keys(whole).length > 0 ? undefined : reckoner(named);
 }
 
 /** The demand behind every limiting fuse that new equipment is fed through, this survey's own supply first. */
@@ -357,41 +433,6 @@ function ownDrops(
       return [[proposal.id, (percent * proposal.ratedA) / designA] as const];
     }),
   );
-}
-
-/** A load or new equipment on the line its board hangs from, where nobody has said which line it is on itself. */
-function onItsLine<T extends { nodeId?: string; phase?: LoadPhase }>(thing: T, tree: SupplyTree): T {
-  if (thing.phase !== undefined) return thing;
-  const phase = phaseAt(nodeOf(tree, thing.nodeId));
-  return phase === undefined ? thing : { ...thing, phase };
-}
-
-/** What hangs below the limiting device; the very list where that is everything. */
-function belowDevice(things: readonly Connected[], tree: SupplyTree): readonly Connected[] {
-  const { device, root } = tree;
-  if (!device || !root) return things;
-  const beside = tree.nodes.some((here) => !hangsFrom(here, device) && !hangsFrom(device, here));
-  return beside ? things.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), device)) : things;
-}
-
-/** Demand per list of loads, kept by the list itself, since nodes in a chain share one. */
-function reckonerOf(phases: readonly Phase[], premises: Premises, rules: Rules): Reckoner {
-  const kept = new Map<readonly Connected[], ReturnType<Reckoner>>();
-  return (loads) => {
-    const found = kept.get(loads) ?? demandPerPhase(loads, phases, premises, rules);
-    kept.set(loads, found);
-    return found;
-  };
-}
-
-/** The loads of each basis, one list each, since a demand is kept by its list. */
-function keptByBasis(connected: readonly Connected[]): (basis: ListBasis) => readonly Connected[] {
-  const kept = new Map<ListBasis, readonly Connected[]>();
-  return (basis) => {
-    const found = kept.get(basis) ?? inBasis(connected, basis);
-    kept.set(basis, found);
-    return found;
-  };
 }
 
 function eachPhase<T>(phases: readonly Phase[], make: (phase: Phase) => T): Partial<Record<Phase, T>> {

@@ -110,11 +110,13 @@ describe('tests of a new circuit', () => {
     const { sections } = composePack(survey, assess(survey, gbDefault), gbDefault, signedBy);
     const tests = sections.find(({ title }) => title.startsWith('Tests'));
     expect(tests?.rows).toContainEqual({
+      id: 'test',
+      subject: 'rcd-time',
       label: 'RCD trip time',
       value: '28 ms',
       note: 'at most 300 ms at its rated residual current: passes',
     });
-    expect(tests?.rows.at(-1)).toEqual({ label: 'Taken by', value: 'Isla', note: 'Tester 1' });
+    expect(tests?.rows.at(-1)).toEqual({ id: 'taken-by', label: 'Taken by', value: 'Isla', note: 'Tester 1' });
   });
 });
 

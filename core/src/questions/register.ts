@@ -5,6 +5,7 @@ import { EQUIPMENT_QUESTIONS } from './equipment';
 import { INTAKE_QUESTIONS } from './intake';
 import { LOAD_QUESTIONS } from './loads';
 import { PLACE_QUESTIONS } from './place';
+import { AFRESH, type Steps } from '../memory';
 import type { Question, QuestionEntry, QuestionFacts } from './question';
 import { USUAL_QUESTIONS } from './usual';
 
@@ -23,8 +24,13 @@ export const REGISTER: readonly QuestionEntry[] = [
 const ENTRIES = REGISTER.map(({ open, ...entry }) => ({ open, entry }));
 
 /** Every entry open on a survey, with what is open. */
-export function openQuestions(facts: QuestionFacts): Question[] {
-  return ENTRIES.flatMap(({ open, entry }) => open(facts).map((each): Question => ({ ...entry, ...each })));
+export function openQuestions(facts: QuestionFacts, { step, joined }: Steps = AFRESH): readonly Question[] {
+  return joined(
+    'questions',
+    ENTRIES.map(({ open, entry }) =>
+      step(`question: ${entry.id}`, facts, (seen) => open(seen).map((each): Question => ({ ...entry, ...each }))),
+    ),
+  );
 }
 
 /** The questions somebody is asked, as findings; what is taken meanwhile, or only the form needs, is asked elsewhere. */

@@ -22,9 +22,19 @@ export interface SupplyTree {
 }
 
 /** The tree of a valid survey's supply. A survey without nodes gives an empty tree. */
-export function supplyTree(survey: Survey): SupplyTree {
+export function supplyTree({ supply, proposals }: Pick<Survey, 'supply' | 'proposals'>): SupplyTree {
+  return treeOf(supply.nodes, equipmentAt(proposals));
+}
+
+/** What the new equipment hangs from, as far as anybody has said so: that decides which fuse limits it. */
+export function equipmentAt(proposals: Survey['proposals']): string | undefined {
+  return proposals.find(({ nodeId }) => nodeId)?.nodeId;
+}
+
+/** The tree of these nodes, its limiting device the one that feeds the node named. */
+export function treeOf(supply: readonly SupplyNode[], equipment: string | undefined): SupplyTree {
   const made = new Map<string, TreeNode & { parent: TreeNode | null }>();
-  for (const node of survey.supply.nodes) made.set(node.id, { node, parent: null, children: [] });
+  for (const node of supply) made.set(node.id, { node, parent: null, children: [] });
   let root: TreeNode | null = null;
   for (const here of made.values()) {
     const parent = here.node.fedFrom === undefined ? undefined : made.get(here.node.fedFrom);
@@ -34,7 +44,7 @@ export function supplyTree(survey: Survey): SupplyTree {
     } else root ??= here;
   }
   const nodes = root ? below(root) : [];
-  const device = limitingDevice(nodes, made.get(survey.proposals.find(({ nodeId }) => nodeId)?.nodeId ?? '') ?? null);
+  const device = limitingDevice(nodes, made.get(equipment ?? '') ?? null);
   const boards = (device ? below(device) : nodes).filter(({ node }) => node.kind === 'board');
   return { root, nodes, byId: made, device, unplaced: commonFeeder(boards) ?? device ?? root };
 }

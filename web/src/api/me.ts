@@ -24,7 +24,12 @@ export function useMe(): { me: Me | null | undefined; error: Error | undefined; 
       throw problem;
     }
   });
-  return { me: data, error, refresh: (me) => void mutate(me, me === undefined) };
+  return {
+    me: data,
+    error,
+    // Asked again, what is known stays meanwhile: forgotten, the whole page would be taken down and put up anew.
+    refresh: (me) => void (me === undefined ? mutate() : mutate(me, false)),
+  };
 }
 
 export const signIn = (email: string, password: string): Promise<Me> => call('POST', '/session', { email, password });

@@ -1,4 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
+import { Memory } from '@keen-gauge/core/memory';
 import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import { missingItems } from '@keen-gauge/core/pack/missing';
 import { answeredWords } from '@keen-gauge/core/route/answered-words';
@@ -103,7 +104,8 @@ function SurveyView({
   const { survey } = state;
   const { meterPointNumber } = survey.place;
   const rules = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
-  const assessment = useMemo(() => assess(survey, rules), [survey, rules]);
+  const [memory] = useState(() => new Memory());
+  const assessment = useMemo(() => assess(survey, rules, memory), [survey, rules, memory]);
   const missing = useMemo(() => missingItems(assessment).length, [assessment]);
   const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
