@@ -91,7 +91,7 @@ const VIEWS = [
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
   ['trial', DESK, 'paper', 'Larkrise', 'charger', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'charger', commission, '^Commissioning'],
-  ['rules', DESK, 'paper', undefined, '/firm/rules', undefined, 'Two packs'],
+  ['rules', DESK, 'paper', undefined, '/firm/rules', undefined, 'Two sets of rules'],
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
 ];

@@ -1,5 +1,3 @@
-import type { Survey } from './survey/survey';
-
 /** What is handed to a step: the survey and everything reckoned before it, by name. */
 export type Facts = object;
 
@@ -57,7 +55,7 @@ export class Memory implements Steps {
 }
 
 /** Looked into, and not taken whole: the survey by its parts, its place by its fields, and facts that hold a survey themselves. */
-const LOOKED_INTO: ReadonlySet<string> = new Set<string | keyof Survey>(['survey', 'place', 'circuitFacts', 'earth']);
+const LOOKED_INTO: ReadonlySet<string> = new Set(['survey', 'place', 'circuitFacts', 'earth']);
 
 /** The facts, noting what is looked at. */
 function watched<F extends Facts>(facts: F, seen: Seen, before: string): F {
