@@ -1,6 +1,6 @@
 import { apply, type Change, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
+import { setting, SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
 
 const blank = {
   place: {},
@@ -81,6 +81,29 @@ describe('a survey being worked on', () => {
     expect(store.get().canUndo).toBe(false);
     store.redo();
     expect(store.get().survey.place).toEqual({ town: 'Net' });
+  });
+
+  it('fields set together are one step of undo', () => {
+    const { store } = bench(() => saved(2));
+    store.setAll(setting(['declaration', 'basis'], 'circuits'), setting(['declaration', 'declaredBy'], 'Maren'));
+    expect(store.get().survey.declaration).toEqual({ basis: 'circuits', declaredBy: 'Maren' });
+    store.undo();
+    expect(store.get().survey).not.toHaveProperty('declaration');
+    expect(store.get().canUndo).toBe(false);
+    store.redo();
+    expect(store.get().survey.declaration).toEqual({ basis: 'circuits', declaredBy: 'Maren' });
+  });
+
+  it('a field of a member is set in it where it is there, and with it where it is not', () => {
+    const { store } = bench(() => saved(2));
+    const checks = ['supply', 'nodes', 'cut-out', 'checks'] as const;
+    store.setMember(checks, 'isolator', 'answer', undefined);
+    expect(store.get().survey.supply.nodes[0]).toEqual({ id: 'cut-out', kind: 'cut-out' });
+    store.setMember(checks, 'isolator', 'answer', 'fine');
+    store.setMember(checks, 'isolator', 'note', 'Behind the meter');
+    expect(store.get().survey.supply.nodes[0]?.checks).toEqual([
+      { id: 'isolator', answer: 'fine', note: 'Behind the meter' },
+    ]);
   });
 
   it('keeps what is typed while a save is on its way, and sends it next', async () => {
