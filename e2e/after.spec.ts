@@ -119,7 +119,7 @@ test('rules of the firm’s own: rules copied, changed, compared, put over an ar
   await page.goto('/firm/rules');
   await page.getByRole('button', { name: 'Copy Great Britain, usual operator terms' }).click();
   const form = page.getByRole('region', { name: 'Rules being written' });
-  await form.getByLabel('What they are called').fill('The fell network');
+  await form.getByLabel('Name', { exact: true }).fill('The fell network');
   await form.getByLabel('Where its terms come from').fill('its letter of May');
   await form.getByRole('textbox', { name: /^Maximum demand from which the operator is asked/ }).fill('80');
   await form.getByRole('button', { name: 'Save as version 1' }).click();

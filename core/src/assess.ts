@@ -3,13 +3,9 @@ import { testFindings } from './after/test-findings';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
 import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
-import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
-import type { Connected } from './demand/connected';
 import { declarationFindings } from './demand/findings';
-import { basisGap, basisShortfall, inBasis } from './demand/maximum-demand';
 import { measuredFindings } from './demand/measured/verdict';
-import { apparentPower, headroomOf, perPhase, worstPhase } from './demand/per-phase';
-import type { PerPhase } from './demand/per-phase-figures';
+import { worstPhase } from './demand/per-phase';
 import { readingAgainstDemand } from './demand/readings-against';
 import { assessEarthing, earthingFindings } from './earthing/assess-earthing';
 import { assessFeeders } from './feeder/feeder';
@@ -22,33 +18,22 @@ import { conditionFindings, conditionVerdict } from './intake/condition';
 import { fuseFindings, fuseName, fuseRating, type FuseRating } from './intake/fuse-rating';
 import { loopFindings, loopVerdict } from './intake/loop-status';
 import { readingFindings } from './intake/readings';
-import { sharedService, sharedServiceFindings } from './intake/shared-service';
+import { sharedServiceFindings } from './intake/shared-service';
 import { clampLimit } from './management/clamp-limit';
 import { chargerFindings } from './management/findings';
-import { limiterVerdict } from './management/limiter-verdict';
 import { placementFindings } from './management/placement';
 import { sourceFindings } from './management/sources';
+import { demandFigures } from './demand-figures';
+import { besideOn, limitedNodes, type Limited } from './limited-nodes';
 import { AFRESH, type Steps } from './memory';
-import {
-  leastHeadroom,
-  overloadFindings,
-  reckonNodes,
-  weakestNode,
-  withHeadroom,
-  withNeighbours,
-  type Beside,
-  type ReckonedNode,
-  type Reckoner,
-} from './node-assessments';
+import { overloadFindings, reckonNodes, weakestNode, type ReckonedNode } from './node-assessments';
 import { askFindings, openQuestions } from './questions/register';
 import { reckonDemand, type ReckonedDemand } from './reckoned-demand';
 import { routeOf } from './route/route';
 import type { SupplyDemand } from './route/trigger';
 import type { Rules } from './rules/rules';
 import type { Proposal } from './survey/proposal';
-import type { SupplyNode } from './survey/supply';
 import type { Survey } from './survey/survey';
-import type { ListBasis, Phase } from './survey/words/words';
 import { nodeOf } from './tree/sets-below';
 import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supply-tree';
 
@@ -182,53 +167,6 @@ function intakeOf({
   };
 }
 
-/** Every node with what it carries, what a limiter keeps it to and whether that holds, neighbours on a shared service counted. */
-function limitedNodes({
-  survey,
-  rules,
-  tree,
-  demand: { fuses, before, afterUnmanaged },
-  limit,
-  reckoned,
-}: Given & {
-  readonly tree: SupplyTree;
-  readonly demand: ReckonedDemand;
-  readonly limit: ReturnType<typeof clampLimit>;
-  readonly reckoned: readonly ReckonedNode[];
-}) {
-  const service = serviceOf(tree);
-  const at = (id: string | undefined): ReckonedNode | undefined => reckoned.find((node) => node.id === id);
-  const carried = at(service?.id);
-  // The service carries what hangs beside this supply's own fuse as well, and the neighbours.
-  const sharedWith = (managed: boolean): ReturnType<typeof sharedService> =>
-    sharedService(
-      survey.intake.loop,
-      service?.ratingA,
-      carried?.before ?? before,
-      (managed ? carried?.managed : undefined) ?? carried?.after ?? afterUnmanaged,
-      rules,
-    );
-  const ifHeld = sharedWith(true);
-  const sharedLeftA = ifHeld?.known ? leastHeadroom(ifHeld.left) : undefined;
-  const judged = limiterVerdict({ survey, tree, rules, fuses, limit, nodes: reckoned, sharedLeftA });
-  const held = judged.limiter.holds === true && judged.limiter.kind === 'clamp';
-  const shared = held ? ifHeld : sharedWith(false);
-  const own = withHeadroom(reckoned, held);
-  const origin = at(tree.device?.node.id ?? tree.root?.node.id);
-  return {
-    /** Without the neighbours. */
-    own,
-    nodes: shared?.known && service ? withNeighbours(own, service.id, shared) : own,
-    limiter: judged.limiter,
-    limiterGrounds: judged.verdict,
-    held,
-    shared,
-    afterManaged: (held ? origin?.managed : undefined) ?? afterUnmanaged,
-  };
-}
-
-type Limited = ReturnType<typeof limitedNodes>;
-
 /** What circuits and feeders are judged from beside the survey and its rules. */
 function whatCircuitsCarry({
   tree,
@@ -303,54 +241,6 @@ const FINDERS: readonly (readonly [string, (found: Found) => readonly Statement[
   ['found: tests', ({ survey, assessed, rules }) => testFindings(survey, assessed, rules)],
 ];
 
-/** Demand on each phase in every reckoning, and what is left. */
-function demandFigures({
-  rules,
-  demand,
-  fuse,
-  limited: { afterManaged, limiter },
-}: {
-  readonly rules: Rules;
-  readonly demand: ReckonedDemand;
-  readonly fuse: FuseRating;
-  readonly limited: Limited;
-}): Assessment['demand'] {
-  const { phases, premises, connected, counted, declared, measured, before, afterUnmanaged, byLists } = demand;
-  return {
-    basis: declared.basis,
-    byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
-    byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
-    byMeasurement: measured.byMeasurement,
-    baseLoad: measured.base,
-    // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
-    get everythingOn() {
-      return eachPhase(phases, (phase) =>
-        everythingOn(
-          connected,
-          phase,
-          premises,
-          rules,
-          greatest(before[phase]?.value, measured.byMeasurement[phase]?.value),
-        ),
-      );
-    },
-    get comparison() {
-      return eachPhase(phases, (phase) => compareBases(connected, phase, premises, rules));
-    },
-    get emptiestPhase() {
-      return emptiestPhase(counted, phases, premises, rules) ?? null;
-    },
-    unbalancePercent: unbalancePercent(phases.map((phase) => before[phase]?.value ?? 0)),
-    before,
-    afterUnmanaged,
-    afterManaged,
-    headroom: headroomOf(fuse.figure, afterManaged),
-    beforeKva: apparentPower('MD now', before, rules, demand.oneLineBefore),
-    afterKva: apparentPower('MD after', afterManaged, rules, demand.oneLineAfter),
-    limiter,
-  };
-}
-
 /** The way to the operator, decided from the verdicts and the demand behind every fuse the new equipment is fed through. */
 function routeThere({
   survey,
@@ -375,20 +265,6 @@ function routeThere({
   const own = { fuse, name: null, unmanaged: worstPhase(afterUnmanaged), managed: worstPhase(afterManaged) };
   const supplies = suppliesOf(survey, tree, fuses, reckoned, held, own);
   return routeOf({ survey, rules, condition, loop, supplies, limiterHolds: held, verdicts });
-}
-
-function serviceOf(tree: SupplyTree): SupplyNode | undefined {
-  return tree.nodes.find(({ node }) => node.kind === 'service')?.node;
-}
-
-/** The neighbours on a service known to be shared; undefined where it is this supply's own, or not known to be shared. */
-function besideOn({ survey, rules, tree }: Given & { readonly tree: SupplyTree }): Beside | undefined {
-  const service = serviceOf(tree);
-  if (!service) return undefined;
-  const shared = sharedService(survey.intake.loop, service.ratingA, {}, {}, rules);
-  return shared?.known
-    ? { nodeId: service.id, amperes: shared.neighbour.value ?? 0, ratingA: shared.rating.value }
-    : undefined;
 }
 
 /** The demand behind every limiting fuse that new equipment is fed through, this survey's own supply first. */
@@ -417,11 +293,6 @@ function suppliesOf(
   ];
 }
 
-function greatest(...values: readonly (number | null | undefined)[]): number | undefined {
-  const known = values.filter((value) => value != null);
-  return known.length === 0 ? undefined : Math.max(...known);
-}
-
 /** What each charger’s own circuit drops at its full rating, where its size, or the smallest that passes, is known. */
 function ownDrops(
   circuits: readonly { readonly proposal: Proposal; readonly assessed: CircuitAssessment }[],
@@ -433,15 +304,6 @@ function ownDrops(
       return [[proposal.id, (percent * proposal.ratedA) / designA] as const];
     }),
   );
-}
-
-function eachPhase<T>(phases: readonly Phase[], make: (phase: Phase) => T): Partial<Record<Phase, T>> {
-  return Object.fromEntries(phases.map((phase) => [phase, make(phase)]));
-}
-
-function inOneBasis(basis: ListBasis, label: string, connected: readonly Connected[], reckoner: Reckoner): PerPhase {
-  const demands = reckoner(inBasis(connected, basis));
-  return perPhase(demands, label, basisGap(connected, basis), basisShortfall(connected, basis));
 }
 
 /** Danger first, then in the order of the walk. */

@@ -6,7 +6,6 @@ import type { Rules } from '../rules/rules';
 import { COST_BANDS, type OptionKind } from '../survey/words/option-words';
 import { isCharger } from '../survey/words/kinds';
 import type { Survey } from '../survey/survey';
-import {} from '../worked';
 import { chargingTime, type ChargingTime } from './charging-time';
 import { charging } from './charging-current';
 import type { Draft } from './draft';

@@ -9,7 +9,6 @@ import type { SupplyNode } from '../survey/supply';
 import { type Answer, nodeName } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
 import { phaseAt, supplyTree } from '../tree/supply-tree';
-import {} from '../worked';
 import { openPenRows } from './earthing-section';
 import { NOT_KNOWN, row, rowOf, type Row, type Section } from './rows';
 import { shown } from '../rules/rounding';
@@ -23,12 +22,14 @@ export function equipmentSection(
   { earthing: assessed, demand }: Assessment,
 ): Section {
   const { earthing, supply } = survey;
+  const called = proposal.label ?? KIND_NAMES[proposal.kind].toLowerCase();
   const { limiter } = proposal;
   const amperes = (value: number | undefined): string | undefined => (value === undefined ? undefined : `${value} A`);
   return {
     id: 'equipment',
     subject: proposal.id,
-    title: `New equipment: ${proposal.label ?? KIND_NAMES[proposal.kind].toLowerCase()}`,
+    about: called,
+    title: `New equipment: ${called}`,
     rows: [
       row('kind', 'Kind', KIND_NAMES[proposal.kind]),
       row('make-and-model', 'Make and model', proposal.makeAndModel),

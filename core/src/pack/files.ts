@@ -114,12 +114,12 @@ export function csv(rows: readonly (readonly string[])[]): string {
 }
 
 /** A piece of new equipment in a line, as its section has it. */
-function equipmentLine({ title, rows }: StoredSection): string {
+function equipmentLine({ about, rows }: StoredSection): string {
   const find = (id: RowId): string | undefined => rows.find((each) => each.id === id)?.value;
   const clamps = rows.filter(({ id }) => id === 'clamp');
   const heldTo = find('held-to-a-fixed-current');
   return [
-    title.replace(/^New equipment: /, ''),
+    about,
     find('make-and-model'),
     find('rated-current'),
     ...clamps.map(({ value, note }) => `clamp on ${value}, ${note ?? ''}`),

@@ -13,6 +13,7 @@ export interface StoredRow {
 export interface StoredSection {
   readonly id?: string;
   readonly subject?: string;
+  readonly about?: string;
   readonly title: string;
   readonly derived?: true;
   readonly rows: readonly StoredRow[];
@@ -57,6 +58,7 @@ export function withIds(stored: readonly StoredSection[]): StoredSection[] {
     return {
       ...section,
       ...(id === undefined ? {} : { id }),
+      ...(beginning === undefined ? {} : { about: section.title.slice(beginning[0].length + 2) }),
       rows: section.rows.map((line) => {
         const known = formerRowId(line.label);
         return known === undefined ? line : { ...line, id: known };

@@ -17,6 +17,8 @@ export interface Section {
   readonly id: SectionId;
   /** The piece of equipment, or part, it is about; left out where there is one such section. */
   readonly subject?: string;
+  /** What that is called, where the section is about one of several. */
+  readonly about?: string;
   readonly title: string;
   /** Decided from the facts rather than one of them: it follows when they change. */
   readonly derived?: true;

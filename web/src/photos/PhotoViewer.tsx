@@ -4,7 +4,7 @@ import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from '../kit/Button';
 import { Select } from '../kit/Select';
-import { setting } from '../survey/survey-store';
+import { setting } from '../survey/edits';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 import { BoundText } from '../stations/bound';
 import { MarkTools, type Tool } from './MarkTools';

@@ -1,6 +1,7 @@
 import { apply, type Change, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { setting, SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
+import { setting } from './edits';
+import { SurveyStore, type Links, type Outcome, type Unsaved } from './survey-store';
 
 const blank = {
   place: {},

@@ -14,13 +14,13 @@ describe('an answer reckoned beside the page', () => {
   it('is waited for, and its heading is there from the start', () => {
     shown(false, false);
     expect(screen.getByRole('heading', { name: 'Options' })).toBeTruthy();
-    expect(screen.getByRole('status').textContent).toBe('Reckoning …');
+    expect(screen.getByRole('status').textContent).toBe('Working it out …');
     expect(screen.queryByText('Three of them')).toBeNull();
   });
 
   it('stands while the next is reckoned, told as of before', () => {
     shown(true, false);
-    expect(screen.getByRole('status').textContent).toBe('As before the last change …');
+    expect(screen.getByRole('status').textContent).toBe('From before your last change …');
     expect(screen.getByText('Three of them').closest('[aria-busy=true]')).toBeTruthy();
   });
 
@@ -32,7 +32,7 @@ describe('an answer reckoned beside the page', () => {
 
   it('that failed is told, and nothing old is shown as true', () => {
     shown(true, true, true);
-    expect(screen.getByText('This could not be reckoned.')).toBeTruthy();
+    expect(screen.getByText('This could not be worked out.')).toBeTruthy();
     expect(screen.queryByText('Three of them')).toBeNull();
   });
 });

@@ -36,11 +36,11 @@ export function Meanwhile({ title, isThere, isCurrent, hasFailed, children }: Pr
       <Head>
         <h2>{title}</h2>
         <span className="quiet" role="status">
-          {isCurrent || hasFailed ? '' : isThere ? 'As before the last change …' : 'Reckoning …'}
+          {isCurrent || hasFailed ? '' : isThere ? 'From before your last change …' : 'Working it out …'}
         </span>
       </Head>
       {hasFailed ? (
-        <Notice kind="act" title="This could not be reckoned.">
+        <Notice kind="act" title="This could not be worked out.">
           Nothing is lost. Change something, or open the page again; if it stays like this, tell whoever runs Keen
           Gauge.
         </Notice>

@@ -1,20 +1,14 @@
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useSurvey } from '../survey/SurveyContext';
 import { Asker, type Reckon } from './asker';
 import type { AnswerTo, WhatIf } from './reckon';
-import type { WhatIfWorker } from './worker';
+import { startedOnce } from './started-once';
 
 /** Nobody reads an answer between two keys of one word. */
 const PAUSE_MS = 60;
 
-let remote: Remote<WhatIfWorker> | undefined;
-
-/** One worker for the page, started when something is first asked. */
-const inWorker: Reckon = (what, survey, rules) => {
-  remote ??= wrap<WhatIfWorker>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
-  return (remote.reckon as unknown as Reckon)(what, survey, rules);
-};
+/** One worker for the page, started when something is first asked, and anew after it has broken down. */
+const inWorker = startedOnce(() => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
 
 export interface Answered<K extends WhatIf> {
   /** Null until there is one. */

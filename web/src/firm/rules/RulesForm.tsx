@@ -51,10 +51,10 @@ export function RulesForm({
       aria-label="Rules being written"
       style={{ borderTop: '3px solid var(--line)', paddingTop: '0.8rem' }}
     >
-      <h3>{draft.version === undefined ? 'Rules of our own' : `Version ${draft.version + 1} of ${written.title}`}</h3>
+      <h3>{draft.version === undefined ? 'Your own rules' : `Version ${draft.version + 1} of ${written.title}`}</h3>
       <FieldGrid>
         <TextInput
-          label="What they are called"
+          label="Name"
           value={draft.title}
           onChange={(title) => {
             set({ title });
@@ -128,7 +128,7 @@ export function RulesForm({
                 most={most}
                 {...(whole ? { whole } : {})}
                 value={own?.value ?? base?.[key].value}
-                help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'As in the rules beneath.'}
+                help={own ? `Instead of ${base?.[key].value ?? ''} ${unit}.` : 'Same as the rules yours start from.'}
                 onChange={(value) => {
                   setTerm(key, value);
                 }}

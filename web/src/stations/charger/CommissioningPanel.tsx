@@ -16,7 +16,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { PhotoStrip } from '../../photos/PhotoStrip';
-import { setting } from '../../survey/survey-store';
+import { setting } from '../../survey/edits';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundText, useSetMember } from '../bound';
 import { LiveLink } from './LiveLink';

@@ -5,7 +5,7 @@ import { FigureButton, TightFigures } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';
 import { Choice, type ChoiceOption } from '../../kit/Choice';
 import { Panel, Row, Stack } from '../../kit/Panel';
-import { setting } from '../../survey/survey-store';
+import { setting } from '../../survey/edits';
 import { useSurvey } from '../../survey/SurveyContext';
 import { At, BoundText } from '../bound';
 
