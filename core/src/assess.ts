@@ -3,6 +3,7 @@ import { testFindings } from './after/test-findings';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
 import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
+import type { Declared } from './demand/declared';
 import { declarationFindings } from './demand/findings';
 import { measuredFindings } from './demand/measured/verdict';
 import { worstPhase } from './demand/per-phase';
@@ -12,7 +13,7 @@ import { assessFeeders } from './feeder/feeder';
 import { feederFindings } from './feeder/feeder-findings';
 import { uncountedAtFeeders } from './feeder/feeder-loads';
 import { STATIONS, type Finding, type Statement } from './finding';
-import { verdictsOf } from './grounds/verdicts';
+import { verdictsOf, type VerdictFacts } from './grounds/verdicts';
 import { checkFindings, checkOutcomes, openChecks } from './intake/checks/findings';
 import { conditionFindings, conditionVerdict } from './intake/condition';
 import { fuseFindings, fuseName, fuseRating, type FuseRating } from './intake/fuse-rating';
@@ -24,13 +25,17 @@ import { chargerFindings } from './management/findings';
 import { placementFindings } from './management/placement';
 import { sourceFindings } from './management/sources';
 import { demandFigures } from './demand-figures';
-import { besideOn, limitedNodes, type Limited } from './limited-nodes';
+import { supplyDemand, type SupplyDemand } from './demand/supply-demand';
 import { AFRESH, type Steps } from './memory';
-import { overloadFindings, reckonNodes, weakestNode, type ReckonedNode } from './node-assessments';
+import { weakestNode } from './nodes/least-left';
+import { limitedNodes, type Limited } from './nodes/limited-nodes';
+import { besideOn } from './nodes/neighbours';
+import { nodeDemands, type NodeDemand } from './nodes/node-demand';
+import { overloadAt } from './nodes/overload';
+import type { QuestionFacts } from './questions/question';
 import { askFindings, openQuestions } from './questions/register';
-import { reckonDemand, type ReckonedDemand } from './reckoned-demand';
 import { routeOf } from './route/route';
-import type { SupplyDemand } from './route/trigger';
+import type { FusedDemand } from './route/trigger';
 import type { Rules } from './rules/rules';
 import type { Proposal } from './survey/proposal';
 import type { Survey } from './survey/survey';
@@ -42,24 +47,21 @@ import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supp
  * on all three, and the route that is decided from the verdicts. Pure and total: whatever is missing becomes a question or a figure that says it is
  * not known; nothing is thrown. With a memory, a step whose facts are the very same as the last time is not made again.
  */
-export function assess(survey: Survey, rules: Rules, { step, joined }: Steps = AFRESH): Assessment {
+export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Assessment {
+  const { step, joined } = steps;
   const given = { survey, rules };
   const { nodes: recorded } = survey.supply;
   const tree = step('tree', { recorded, at: equipmentAt(survey.proposals) }, (facts) =>
     treeOf(facts.recorded, facts.at),
   );
-  const demand = step('demand', { ...given, tree }, reckonDemand);
+  const demand = supplyDemand({ ...given, tree }, steps);
   const { fuses, phases, measured, declared, connected, afterUnmanaged } = demand;
   const intake = step('intake', { ...given, tree, fuses }, intakeOf);
   const { fuse, condition, loop } = intake;
   const clamps = step('clamps', { ...given, tree }, (facts) => clampLimit(facts.survey, facts.tree, facts.rules));
   const beside = step('beside', { ...given, tree }, besideOn);
-  const reckoned = step(
-    'nodes',
-    { ...given, ...demand, tree, limit: clamps, beside, counted: demand.countedAnywhere },
-    reckonNodes,
-  );
-  const limited = step('limits', { ...given, tree, demand, limit: clamps, reckoned }, limitedNodes);
+  const carried = nodeDemands({ tree, demand, limit: clamps, beside, rules }, steps);
+  const limited = limitedNodes({ ...given, tree, demand, limit: clamps, carried }, steps);
   const { nodes, limiter, shared } = limited;
   const earth = { survey, tree, fuse, rules, after: afterUnmanaged };
   const earthing = step('earthing', earth, assessEarthing);
@@ -71,53 +73,51 @@ export function assess(survey: Survey, rules: Rules, { step, joined }: Steps = A
   );
   const checks = step('checks', { survey, rules, tree, fuse }, checkOutcomes);
 
-  const found = {
-    ...given,
+  const over = step('over', { nodes, holds: limiter.holds }, (facts) =>
+    facts.nodes.flatMap((node) => step(`over ${node.id}`, { node, limiterHolds: facts.holds }, overloadAt)),
+  );
+  const open = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
+
+  // Everything that findings, questions and verdicts are made from, in one record: each step notes what it looks at.
+  const known: Known = {
+    survey,
+    rules,
     tree,
+    fuse,
     fuses,
+    condition,
+    loop,
     shared,
-    checks,
+    outcomes: checks,
+    checks: open,
     earth,
     earthing,
     measured,
     connected,
     declared,
-    nodes,
-    limiter,
-  };
-  const all = { ...found, circuits, assessed, circuitFacts, feeders };
-  const statements = joined(
-    'statements',
-    FINDERS.map(([name, find]) => step(name, all, find)),
-  );
-  const open = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
-  const asked = { ...given, tree, fuse, fuses, condition, loop, shared, checks: open, connected, measured };
-  const questions = openQuestions(
-    { ...asked, basis: declared.basis, earthing, circuits: assessed, circuitFacts, feeders },
-    { step, joined },
-  );
-  const rests = {
-    ...given,
-    tree,
-    fuses,
-    condition,
-    loop,
     basis: declared.basis,
     after: afterUnmanaged,
     nodes,
-    earthing,
+    over,
+    limiter: limited.limiterGrounds,
+    judged: circuits,
+    circuits: assessed,
+    circuitFacts,
+    feeders,
   };
-  const verdicts = step(
-    'verdicts',
-    { ...rests, circuits: assessed, limiter: limited.limiterGrounds, statements, questions },
-    verdictsOf,
+  const statements = joined(
+    'statements',
+    FINDERS.map(([name, find]) => step(name, known, find)),
   );
-  const findings = step('findings', { statements, questions }, (facts) =>
-    inWalkOrder([...facts.statements, ...askFindings(facts.questions)]),
+  const questions = openQuestions(known, steps);
+  const asked = step('asked', { questions }, (facts) => facts.questions.filter(({ taken }) => taken === undefined));
+  const verdicts = verdictsOf(known, { statements, asked }, steps);
+  const findings = step('findings', { statements, asked }, (facts) =>
+    inWalkOrder([...facts.statements, ...askFindings(facts.asked)]),
   );
   const route = step(
     'route',
-    { ...given, condition, loop, verdicts, tree, demand, intake, limited, reckoned },
+    { survey, rules, condition, loop, verdicts, tree, fuses, fuse, afterUnmanaged, limited, carried },
     routeThere,
   );
   return {
@@ -153,12 +153,7 @@ interface Given {
 }
 
 /** The fuse that limits the supply, and what is known of intake and loop. */
-function intakeOf({
-  survey,
-  rules,
-  tree,
-  fuses,
-}: Given & { readonly tree: SupplyTree } & Pick<ReckonedDemand, 'fuses'>) {
+function intakeOf({ survey, rules, tree, fuses }: Given & { readonly tree: SupplyTree } & Pick<SupplyDemand, 'fuses'>) {
   const own = fuses.find(({ nodeId }) => nodeId === (tree.device?.node.id ?? null));
   return {
     fuse: own ?? fuseRating(undefined, rules),
@@ -174,7 +169,7 @@ function whatCircuitsCarry({
   limited: { held, own },
 }: {
   readonly tree: SupplyTree;
-  readonly demand: ReckonedDemand;
+  readonly demand: SupplyDemand;
   readonly limited: Limited;
 }): Omit<CircuitFacts, 'survey' | 'rules'> {
   return {
@@ -201,27 +196,24 @@ function circuitsOf({
   return survey.proposals.map((proposal) => ({ proposal, assessed: assessCircuit(proposal, circuitFacts) }));
 }
 
-/** Everything findings are made from. */
-type Found = Given &
-  Pick<ReckonedDemand, 'fuses' | 'measured' | 'connected' | 'declared'> &
-  Pick<Limited, 'shared' | 'nodes' | 'limiter'> & {
-    readonly tree: SupplyTree;
-    readonly checks: ReturnType<typeof checkOutcomes>;
-    readonly earth: Parameters<typeof assessEarthing>[0];
-    readonly earthing: ReturnType<typeof assessEarthing>;
-    readonly circuits: readonly OneCircuit[];
-    readonly assessed: readonly CircuitAssessment[];
-    readonly circuitFacts: CircuitFacts;
-    readonly feeders: ReturnType<typeof assessFeeders>;
-  };
+/** Everything findings, questions and verdicts are made from. */
+interface Known extends QuestionFacts, VerdictFacts {
+  readonly outcomes: ReturnType<typeof checkOutcomes>;
+  readonly earth: Parameters<typeof assessEarthing>[0];
+  readonly earthing: ReturnType<typeof assessEarthing>;
+  readonly declared: Declared;
+  readonly over: readonly Statement[];
+  readonly judged: readonly OneCircuit[];
+  readonly circuits: readonly CircuitAssessment[];
+}
 
 /** What is found, each kind in a step of its own, in the order it is told. */
-const FINDERS: readonly (readonly [string, (found: Found) => readonly Statement[]])[] = [
+const FINDERS: readonly (readonly [string, (known: Known) => readonly Statement[]])[] = [
   ['found: condition', ({ survey, rules }) => conditionFindings(survey.intake, rules)],
   ['found: fuse', ({ survey, fuses }) => fuseFindings(survey, fuses)],
   ['found: loop', ({ survey, rules }) => loopFindings(survey.intake.loop, rules)],
   ['found: shared service', ({ shared }) => sharedServiceFindings(shared)],
-  ['found: checks', ({ checks }) => checkFindings(checks)],
+  ['found: checks', ({ outcomes }) => checkFindings(outcomes)],
   ['found: readings', ({ survey }) => readingFindings(survey)],
   ['found: earthing', ({ earth, earthing }) => earthingFindings(earth, earthing)],
   ['found: measured', ({ survey, measured, rules }) => measuredFindings(survey, measured, rules)],
@@ -231,14 +223,14 @@ const FINDERS: readonly (readonly [string, (found: Found) => readonly Statement[
   ['found: sources', ({ survey, tree }) => sourceFindings(survey, tree)],
   ['found: chargers', ({ survey, rules, tree }) => chargerFindings(survey, rules, tree)],
   ['found: placement', ({ survey, tree, connected }) => placementFindings(survey, tree, connected)],
-  ['found: overload', ({ nodes, limiter }) => overloadFindings(nodes, limiter.holds)],
+  ['found: overload', ({ over }) => over],
   [
     'found: circuits',
-    ({ circuits, circuitFacts }) =>
-      circuits.flatMap(({ proposal, assessed }) => circuitFindings(proposal, assessed, circuitFacts)),
+    ({ judged, circuitFacts }) =>
+      judged.flatMap(({ proposal, assessed }) => circuitFindings(proposal, assessed, circuitFacts)),
   ],
   ['found: feeders', ({ feeders }) => feederFindings(feeders)],
-  ['found: tests', ({ survey, assessed, rules }) => testFindings(survey, assessed, rules)],
+  ['found: tests', ({ survey, circuits, rules }) => testFindings(survey, circuits, rules)],
 ];
 
 /** The way to the operator, decided from the verdicts and the demand behind every fuse the new equipment is fed through. */
@@ -249,21 +241,21 @@ function routeThere({
   loop,
   verdicts,
   tree,
-  demand: { fuses, afterUnmanaged },
-  intake: { fuse },
+  fuses,
+  fuse,
+  afterUnmanaged,
   limited: { held, afterManaged },
-  reckoned,
+  carried,
 }: Given &
-  Pick<ReturnType<typeof intakeOf>, 'condition' | 'loop'> & {
+  Pick<ReturnType<typeof intakeOf>, 'condition' | 'loop' | 'fuse'> &
+  Pick<SupplyDemand, 'fuses' | 'afterUnmanaged'> & {
     readonly verdicts: Assessment['verdicts'];
     readonly tree: SupplyTree;
-    readonly demand: ReckonedDemand;
-    readonly intake: ReturnType<typeof intakeOf>;
     readonly limited: Limited;
-    readonly reckoned: readonly ReckonedNode[];
+    readonly carried: readonly NodeDemand[];
   }): Assessment['route'] {
   const own = { fuse, name: null, unmanaged: worstPhase(afterUnmanaged), managed: worstPhase(afterManaged) };
-  const supplies = suppliesOf(survey, tree, fuses, reckoned, held, own);
+  const supplies = suppliesOf(survey, tree, fuses, carried, held, own);
   return routeOf({ survey, rules, condition, loop, supplies, limiterHolds: held, verdicts });
 }
 
@@ -272,10 +264,10 @@ function suppliesOf(
   survey: Survey,
   tree: SupplyTree,
   fuses: readonly FuseRating[],
-  nodes: readonly ReckonedNode[],
+  nodes: readonly NodeDemand[],
   held: boolean,
-  own: SupplyDemand,
-): SupplyDemand[] {
+  own: FusedDemand,
+): FusedDemand[] {
   const others = new Set(
     survey.proposals
       .flatMap(({ nodeId }) => outermostFuse(nodeOf(tree, nodeId)) ?? [])
@@ -283,7 +275,7 @@ function suppliesOf(
   );
   return [
     own,
-    ...[...others].flatMap(({ node }): SupplyDemand[] => {
+    ...[...others].flatMap(({ node }): FusedDemand[] => {
       const fuse = fuses.find(({ nodeId }) => nodeId === node.id);
       const here = nodes.find(({ id }) => id === node.id);
       if (!fuse || !here) return [];
@@ -306,8 +298,10 @@ function ownDrops(
   );
 }
 
+const WALK = new Map(STATIONS.map((station, at) => [station, at]));
+
 /** Danger first, then in the order of the walk. */
 function inWalkOrder(findings: readonly Finding[]): Finding[] {
-  const order = (finding: Finding): number => (finding.grade === 'danger' ? -1 : STATIONS.indexOf(finding.station));
+  const order = ({ grade, station }: Finding): number => (grade === 'danger' ? -1 : (WALK.get(station) ?? 0));
   return [...findings].sort((a, b) => order(a) - order(b));
 }

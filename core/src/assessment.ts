@@ -5,7 +5,7 @@ import type { ConditionVerdict } from './intake/condition';
 import type { LoopVerdict } from './intake/loop-status';
 import type { SharedService } from './intake/shared-service';
 import type { PerPhase } from './demand/per-phase-figures';
-import type { NodeAssessment } from './node-assessment';
+import type { NodeAssessment } from './nodes/node-assessment';
 import type { ClassShare } from './demand/comparison';
 import type { Finding } from './finding';
 import type { Verdict } from './grounds/verdict';

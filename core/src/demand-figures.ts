@@ -1,13 +1,11 @@
 import type { Assessment } from './assessment';
 import { compareBases, emptiestPhase, everythingOn, unbalancePercent } from './demand/comparison';
-import type { Connected } from './demand/connected';
-import { basisGap, basisShortfall, inBasis } from './demand/maximum-demand';
+import { basisGap, basisShortfall } from './demand/maximum-demand';
 import { apparentPower, headroomOf, perPhase } from './demand/per-phase';
 import type { PerPhase } from './demand/per-phase-figures';
 import type { FuseRating } from './intake/fuse-rating';
-import type { Limited } from './limited-nodes';
-import type { Reckoner } from './node-assessments';
-import type { ReckonedDemand } from './reckoned-demand';
+import type { Limited } from './nodes/limited-nodes';
+import type { SupplyDemand } from './demand/supply-demand';
 import type { Rules } from './rules/rules';
 import type { ListBasis, Phase } from './survey/words/words';
 
@@ -19,15 +17,15 @@ export function demandFigures({
   limited: { afterManaged, limiter },
 }: {
   readonly rules: Rules;
-  readonly demand: ReckonedDemand;
+  readonly demand: SupplyDemand;
   readonly fuse: FuseRating;
   readonly limited: Limited;
 }): Assessment['demand'] {
-  const { phases, premises, connected, counted, declared, measured, before, afterUnmanaged, byLists } = demand;
+  const { phases, premises, connected, counted, declared, measured, before, afterUnmanaged } = demand;
   return {
     basis: declared.basis,
-    byCircuits: inOneBasis('circuits', 'MD by circuits', connected, byLists),
-    byAppliances: inOneBasis('appliances', 'MD by appliances', connected, byLists),
+    byCircuits: inOneBasis('circuits', 'MD by circuits', demand),
+    byAppliances: inOneBasis('appliances', 'MD by appliances', demand),
     byMeasurement: measured.byMeasurement,
     baseLoad: measured.base,
     // Read at one station only: reckoned when somebody reads them, not on every keystroke everywhere.
@@ -68,7 +66,6 @@ function eachPhase<T>(phases: readonly Phase[], make: (phase: Phase) => T): Part
   return Object.fromEntries(phases.map((phase) => [phase, make(phase)]));
 }
 
-function inOneBasis(basis: ListBasis, label: string, connected: readonly Connected[], reckoner: Reckoner): PerPhase {
-  const demands = reckoner(inBasis(connected, basis));
-  return perPhase(demands, label, basisGap(connected, basis), basisShortfall(connected, basis));
+function inOneBasis(basis: ListBasis, label: string, { connected, listed, byLists }: SupplyDemand): PerPhase {
+  return perPhase(byLists(listed(basis)), label, basisGap(connected, basis), basisShortfall(connected, basis));
 }

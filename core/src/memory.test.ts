@@ -88,6 +88,7 @@ describe('a memory of steps', () => {
     const memory = new Memory();
     const counting = {
       joined: memory.joined,
+      same: memory.same,
       step: <F extends object, T>(name: string, facts: F, make: (of: F) => T): T =>
         memory.step(name, facts, (of) => {
           made.push(name);

@@ -1,8 +1,5 @@
-/** What is handed to a step: the survey and everything reckoned before it, by name. */
+/** What is handed to a step: the survey and everything worked out before it, by name. */
 export type Facts = object;
-
-/** What a step was made from: each thing it looked at, and what that was. */
-type Seen = Map<string, unknown>;
 
 interface Made {
   readonly seen: Seen;
@@ -15,12 +12,15 @@ export interface Steps {
   readonly step: <F extends Facts, T>(name: string, facts: F, make: (facts: F) => T) => T;
   /** Lists one after the other. */
   readonly joined: <T>(name: string, lists: readonly (readonly T[])[]) => readonly T[];
+  /** The list or record as it was the last time, where this one holds the very same. */
+  readonly same: <T extends object>(name: string, made: T) => T;
 }
 
 /** Every step afresh: where a survey is reckoned once. */
 export const AFRESH: Steps = {
   step: (_name, facts, make) => make(facts),
   joined: (_name, lists) => lists.flat(),
+  same: (_name, made) => made,
 };
 
 /**
@@ -34,50 +34,97 @@ export class Memory implements Steps {
     string,
     { readonly from: readonly unknown[]; readonly joined: readonly unknown[] }
   >();
+  private readonly kept = new Map<string, object>();
 
   readonly step = <F extends Facts, T>(name: string, facts: F, make: (facts: F) => T): T => {
     const last = this.steps.get(name);
-    if (last && stillSees(last.seen, facts)) return last.result as T;
-    const seen: Seen = new Map();
-    const result = make(watched(facts, seen, ''));
+    if (last?.seen.isStillSeenIn(facts)) return last.result as T;
+    const seen = new Seen();
+    const made = make(watched(facts, seen));
+    // A list of the very same things is the list of before, so that what rests on it stands.
+    const result =
+      Array.isArray(made) && Array.isArray(last?.result) && holdsTheSame(last.result, made) ? last.result : made;
     this.steps.set(name, { seen, result });
-    return result;
+    return result as T;
   };
 
   readonly joined = <T>(name: string, lists: readonly (readonly T[])[]): readonly T[] => {
     const last = this.lists.get(name);
     if (last?.from.length === lists.length && lists.every((list, at) => list === last.from[at]))
       return last.joined as readonly T[];
-    const joined = lists.flat();
+    const flat = lists.flat();
+    const joined = last && holdsTheSame(last.joined, flat) ? last.joined : flat;
     this.lists.set(name, { from: lists, joined });
-    return joined;
+    return joined as readonly T[];
+  };
+
+  readonly same = <T extends object>(name: string, made: T): T => {
+    const last = this.kept.get(name);
+    if (last && holdsTheSame(last, made)) return last as T;
+    this.kept.set(name, made);
+    return made;
   };
 }
 
-/** Looked into, and not taken whole: the survey by its parts, its place by its fields, and facts that hold a survey themselves. */
-const LOOKED_INTO: ReadonlySet<string> = new Set(['survey', 'place', 'circuitFacts', 'earth']);
+/** Looked into, and not taken whole: what is made anew on every key, of parts that mostly are not. */
+const LOOKED_INTO: ReadonlySet<string> = new Set([
+  'facts',
+  'survey',
+  'place',
+  'circuitFacts',
+  'earth',
+  'demand',
+  'limited',
+]);
+
+/** What a step looked at: each thing by its name, and what that was. */
+class Seen {
+  private readonly names: string[] = [];
+  private readonly values: unknown[] = [];
+  private readonly insides = new Map<string, Seen>();
+
+  note(name: string, value: unknown): void {
+    if (this.names.includes(name)) return;
+    this.names.push(name);
+    this.values.push(value);
+  }
+
+  inside(name: string): Seen {
+    const found = this.insides.get(name) ?? new Seen();
+    this.insides.set(name, found);
+    return found;
+  }
+
+  isStillSeenIn(facts: unknown): boolean {
+    if (typeof facts !== 'object' || facts === null) return false;
+    const { names, values } = this;
+    const here = facts as Readonly<Record<string, unknown>>;
+    for (let at = 0; at < names.length; at += 1) if (here[names[at] as string] !== values[at]) return false;
+    for (const [name, inside] of this.insides) if (!inside.isStillSeenIn(here[name])) return false;
+    return true;
+  }
+}
 
 /** The facts, noting what is looked at. */
-function watched<F extends Facts>(facts: F, seen: Seen, before: string): F {
+function watched<F extends Facts>(facts: F, seen: Seen): F {
   return new Proxy(facts, {
-    get(target, key, receiver) {
-      const value: unknown = Reflect.get(target, key, receiver);
+    get(target, key) {
+      const value = (target as Readonly<Record<string | symbol, unknown>>)[key];
       if (typeof key !== 'string') return value;
-      const path = before === '' ? key : `${before}.${key}`;
-      if (LOOKED_INTO.has(key) && typeof value === 'object' && value !== null) return watched(value, seen, path);
-      seen.set(path, value);
+      if (LOOKED_INTO.has(key) && typeof value === 'object' && value !== null) return watched(value, seen.inside(key));
+      seen.note(key, value);
       return value;
     },
   });
 }
 
-function stillSees(seen: Seen, facts: Facts): boolean {
-  for (const [path, value] of seen) if (at(facts, path) !== value) return false;
+function holdsTheSame(one: object, other: object): boolean {
+  if (Array.isArray(one)) {
+    const others = other as readonly unknown[];
+    return one.length === others.length && one.every((each, at) => each === others[at]);
+  }
+  const [first, second] = [one as Readonly<Record<string, unknown>>, other as Readonly<Record<string, unknown>>];
+  for (const name in second) if (first[name] !== second[name]) return false;
+  for (const name in first) if (!(name in second)) return false;
   return true;
-}
-
-function at(facts: Facts, path: string): unknown {
-  let here: unknown = facts;
-  for (const key of path.split('.')) here = (here as Readonly<Record<string, unknown>> | undefined)?.[key];
-  return here;
 }

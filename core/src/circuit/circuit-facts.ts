@@ -1,4 +1,4 @@
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { PerPhase } from '../demand/per-phase-figures';
 import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';

@@ -26,8 +26,12 @@ export interface Connected {
   readonly steps: () => readonly Step[];
 }
 
+const NO_STEPS = (): readonly Step[] => [];
+
 export const SINGLE_PHASE: readonly Phase[] = ['L1'];
 export const THREE_PHASES: readonly Phase[] = ['L1', 'L2', 'L3'];
+
+const ONE_LINE: Readonly<Record<Phase, readonly Phase[]>> = { L1: ['L1'], L2: ['L2'], L3: ['L3'] };
 
 /** The phases of a supply; single-phase until somebody says otherwise. */
 export function supplyPhases(phases: 1 | 3 | undefined): readonly Phase[] {
@@ -40,7 +44,7 @@ export function supplyPhases(phases: 1 | 3 | undefined): readonly Phase[] {
  */
 function loadPhases(load: { readonly phase?: LoadPhase }, supply: readonly Phase[]): readonly Phase[] {
   if (supply.length === 1 || load.phase === undefined || load.phase === 'all') return supply;
-  return [load.phase];
+  return ONE_LINE[load.phase];
 }
 
 /** A survey's load as connected current, per phase. Source: W ÷ power factor ÷ volts. */
@@ -59,7 +63,7 @@ export function connectedLoad(load: Load, supply: readonly Phase[], rules: Rules
     interlock: load.interlock,
     season: load.season,
     nodeId: load.nodeId,
-    steps: own ? () => [...own.steps(), ...severalStep(own, load.quantity ?? 1)] : () => [],
+    steps: own ? () => [...own.steps(), ...severalStep(own, load.quantity ?? 1)] : NO_STEPS,
   };
 }
 
@@ -137,6 +141,6 @@ export function connectedProposal(proposal: Proposal, currentA: number | null, s
     interlock: proposal.interlock,
     season: undefined,
     nodeId: proposal.nodeId,
-    steps: () => [],
+    steps: NO_STEPS,
   };
 }

@@ -1,4 +1,4 @@
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { Statement } from '../finding';
 import type { Survey } from '../survey/survey';
 import type { Phase } from '../survey/words/words';

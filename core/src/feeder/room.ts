@@ -1,4 +1,4 @@
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import { chargerLimitA } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
 import { nodeOf } from '../tree/sets-below';

@@ -1,4 +1,4 @@
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { PerPhase } from '../demand/per-phase-figures';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import type { EarthingAssessment } from '../earthing/assess-earthing';
@@ -6,8 +6,9 @@ import type { Statement } from '../finding';
 import type { ConditionVerdict } from '../intake/condition';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { LoopVerdict } from '../intake/loop-status';
-import { waitsForLimiter } from '../node-assessments';
+import { waitsForLimiter } from '../nodes/overload';
 import type { Question } from '../questions/question';
+import type { Steps } from '../memory';
 import { exportTotal, exporting } from '../route/export';
 import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
@@ -33,8 +34,12 @@ export interface VerdictFacts {
   readonly earthing: EarthingAssessment;
   readonly circuits: readonly CircuitAssessment[];
   readonly limiter: Verdict | null;
+}
+
+/** What was found, and what somebody is asked. */
+export interface Standing {
   readonly statements: readonly Statement[];
-  readonly questions: readonly Question[];
+  readonly asked: readonly Question[];
 }
 
 /** What a verdict rests on besides what was found wrong and what is asked; none where the verdict does not apply. */
@@ -175,17 +180,29 @@ function generationGrounds({ survey, rules }: VerdictFacts): Ground[] | null {
  * Every verdict that applies, each from what it rests on: what is met, what was found wrong and what is asked. One place: a finding or a
  * question that names a verdict reaches it, whoever raised it.
  */
-export function verdictsOf(facts: VerdictFacts): Verdict[] {
-  const found = foundByVerdict(facts);
-  return VERDICT_IDS.flatMap((id): Verdict[] => {
-    if (id === 'limiter') return facts.limiter ? [withFound(facts.limiter, found.get(id))] : [];
-    const rests = RESTS[id](facts);
-    return rests === null ? [] : [withFound(verdictOf(id, rests), found.get(id))];
-  });
+export function verdictsOf(facts: VerdictFacts, found: Standing, { step, same, joined }: Steps): readonly Verdict[] {
+  const standing = step('standing', found, foundByVerdict);
+  return joined(
+    'verdicts',
+    VERDICT_IDS.map((id) =>
+      step(`verdict ${id}`, { facts, standing: same(`standing ${id}`, standing.get(id) ?? NOTHING) }, (of) =>
+        verdictOn(id, of.facts, of.standing),
+      ),
+    ),
+  );
+}
+
+const NOTHING: readonly Ground[] = [];
+
+/** One verdict with what stands on it; none where it does not apply. */
+function verdictOn(id: VerdictId, facts: VerdictFacts, standing: readonly Ground[]): readonly Verdict[] {
+  if (id === 'limiter') return facts.limiter ? [withFound(facts.limiter, standing)] : [];
+  const rests = RESTS[id](facts);
+  return rests === null ? [] : [withFound(verdictOf(id, rests), standing)];
 }
 
 /** What was found wrong, then what is asked, by the verdict it stands on. */
-function foundByVerdict({ statements, questions }: VerdictFacts): ReadonlyMap<string, readonly Ground[]> {
+function foundByVerdict({ statements, asked }: Standing): ReadonlyMap<string, readonly Ground[]> {
   const found = new Map<string, Ground[]>();
   const add = (on: string, ground: Ground): void => {
     const others = found.get(on);
@@ -194,13 +211,13 @@ function foundByVerdict({ statements, questions }: VerdictFacts): ReadonlyMap<st
   };
   for (const each of statements)
     if (each.on !== undefined && (each.grade === 'act' || each.grade === 'danger'))
-      add(each.on, { ...aboutFound(each), state: 'failed' });
-  for (const each of questions) if (each.taken === undefined) add(each.on, { ...aboutFound(each), state: 'open' });
+      add(each.on, groundOf(each, 'failed'));
+  for (const each of asked) add(each.on, groundOf(each, 'open'));
   return found;
 }
 
 /** A verdict with the findings and questions that stand on it, those that decide before those that do not. */
-function withFound(verdict: Verdict, standing: readonly Ground[] = []): Verdict {
+function withFound(verdict: Verdict, standing: readonly Ground[]): Verdict {
   if (standing.length === 0) return verdict;
   const known = new Set(verdict.grounds.map(({ findingId, subjectId }) => `${findingId ?? ''} ${subjectId ?? ''}`));
   const found = standing.filter(({ findingId, subjectId }) => !known.has(`${findingId ?? ''} ${subjectId ?? ''}`));
@@ -211,12 +228,21 @@ function withFound(verdict: Verdict, standing: readonly Ground[] = []): Verdict 
   return verdictOf(verdict.id, grounds, verdict.why);
 }
 
-function aboutFound({ id, title, subjectId, field }: Statement | Question): Omit<Ground, 'state'> {
-  return {
+/** Grounds by the finding or question they are made of, so that one that stands as it was is the very same. */
+const GROUNDS = new WeakMap<Statement | Question, Ground>();
+
+function groundOf(found: Statement | Question, state: Ground['state']): Ground {
+  const known = GROUNDS.get(found);
+  if (known) return known;
+  const { id, title, subjectId, field } = found;
+  const ground: Ground = {
     id,
     says: title,
     findingId: id,
     ...(subjectId === undefined ? {} : { subjectId }),
     ...(field === undefined ? {} : { field }),
+    state,
   };
+  GROUNDS.set(found, ground);
+  return ground;
 }

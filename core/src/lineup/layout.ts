@@ -1,6 +1,6 @@
 import { clampsOf } from '../management/limiter';
 import type { Assessment } from '../assessment';
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { PerPhase } from '../demand/per-phase-figures';
 import type { Finding } from '../finding';
 import type { SupplyNode } from '../survey/supply';

@@ -53,9 +53,12 @@ export interface TestPlace {
 }
 
 /** Every clamp of a limiter on every line of its charger, each of which is commissioned by itself. */
-export function testPlaces({ limiter, phases, phase, nodeId }: Proposal, survey: Survey): TestPlace[] {
+export function testPlaces(
+  { limiter, phases, phase, nodeId }: Proposal,
+  survey: Survey,
+  tree = supplyTree(survey),
+): TestPlace[] {
   const { clampNodeId, setPointA, moreClamps = [] } = limiter;
-  const tree = supplyTree(survey);
   const own = phase ?? phaseAt(nodeOf(tree, nodeId));
   const three = survey.supply.phases === 3;
   const lines: readonly (Phase | null)[] =
@@ -87,9 +90,14 @@ export function seenAt({ id }: TestPlace, test: LimiterTest): Omit<ClampPlaceTes
  * it goes to the fail-safe current; the settings are those that were reckoned with. Readings may err by the pack’s tolerance, at least an
  * ampere. A step holds once it holds everywhere, and fails where it fails anywhere.
  */
-export function commissioningSteps(proposal: Proposal, survey: Survey, rules: Rules): CommissioningStep[] {
+export function commissioningSteps(
+  proposal: Proposal,
+  survey: Survey,
+  rules: Rules,
+  tree = supplyTree(survey),
+): CommissioningStep[] {
   const { test = {} } = proposal.limiter;
-  const places = testPlaces(proposal, survey);
+  const places = testPlaces(proposal, survey, tree);
   return COMMISSIONING_STEPS.map((id): CommissioningStep => {
     const each = places
       // A set-point is of a clamp, whatever lines it is on.

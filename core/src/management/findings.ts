@@ -32,7 +32,7 @@ export function chargerFindings(survey: Survey, rules: Rules, tree: SupplyTree):
     findings.push(...limitFaults(proposal).map((fault) => limitFinding(proposal, fault)));
     if (kind === 'clamp')
       findings.push(
-        ...commissioningSteps(proposal, survey, rules)
+        ...commissioningSteps(proposal, survey, rules, tree)
           .filter(({ state }) => state === 'fails')
           .map((step): Statement => ({
             ...about,

@@ -1,4 +1,4 @@
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import { verdictOf, type Ground, type Verdict } from '../grounds/verdict';
 import type { FuseRating } from '../intake/fuse-rating';
 import type { Rules } from '../rules/rules';
@@ -10,7 +10,7 @@ import type { SupplyTree } from '../tree/supply-tree';
 import { exceeds } from '../worked';
 import type { ClampLimit } from './clamp-limit';
 import { clampFit } from './clamp-fit';
-import { commissioningBegun, commissioningSteps } from './commissioning';
+import { commissioningBegun, commissioningSteps, type CommissioningStep } from './commissioning';
 import { clampSettings, limitFaults } from './limiter';
 import { beforeMeter } from './placement';
 import { signalVerdict } from '../circuit/data-link';
@@ -28,6 +28,30 @@ export interface LimiterFacts {
   readonly nodes: readonly Pick<NodeAssessment, 'id' | 'kind' | 'label' | 'guard'>[];
   /** Least left on the service all properties share with the limiter working; null where not known, undefined where it is not shared. */
   readonly sharedLeftA: number | null | undefined;
+  /** The record of commissioning of each charger a clamp holds. */
+  readonly commissioning: readonly Commissioning[];
+}
+
+/** How far the limiter of one charger was commissioned. */
+export interface Commissioning {
+  readonly proposal: Proposal;
+  readonly begun: boolean;
+  readonly steps: readonly CommissioningStep[];
+}
+
+/** The record of commissioning of every charger a clamp holds. */
+export function commissioningOf({
+  survey,
+  rules,
+  tree,
+}: Pick<LimiterFacts, 'survey' | 'rules' | 'tree'>): Commissioning[] {
+  return survey.proposals
+    .filter(({ limiter }) => limiter.kind === 'clamp')
+    .map((proposal) => ({
+      proposal,
+      begun: commissioningBegun(proposal),
+      steps: commissioningSteps(proposal, survey, rules, tree),
+    }));
 }
 
 /** How the new equipment is limited, and whether that can be relied on. */
@@ -52,7 +76,7 @@ export function limiterVerdict(facts: LimiterFacts): {
       verdict: null,
     };
   const kind = clamped.length > 0 ? 'clamp' : 'fixed';
-  const commissioned = commissionedOf(clamped, facts);
+  const commissioned = commissionedOf(facts.commissioning);
   const grounds = [
     ...limited.flatMap((proposal) => equipmentGrounds(proposal, facts.rules)),
     ...(kind === 'clamp' ? clampGrounds(clamped, facts) : []),
@@ -69,15 +93,12 @@ export function limiterVerdict(facts: LimiterFacts): {
   return { limiter: { kind, holds: verdict.answer, why: verdict.why, commissioned }, verdict };
 }
 
-function commissionedOf(
-  clamped: readonly Proposal[],
-  { survey, rules }: Pick<LimiterFacts, 'survey' | 'rules'>,
-): Commissioned {
+function commissionedOf(clamped: readonly Commissioning[]): Commissioned {
   if (clamped.length === 0) return 'not-needed';
-  const states = clamped.flatMap((each) => commissioningSteps(each, survey, rules).map(({ state }) => state));
+  const states = clamped.flatMap(({ steps }) => steps.map(({ state }) => state));
   if (states.includes('fails')) return 'failed';
   if (states.every((state) => state === 'holds')) return 'passed';
-  return clamped.some(commissioningBegun) ? 'in-part' : 'not-begun';
+  return clamped.some(({ begun }) => begun) ? 'in-part' : 'not-begun';
 }
 
 /** Whether the equipment can be held the way it is to be. */
@@ -177,7 +198,7 @@ function clampGrounds(clamped: readonly Proposal[], facts: LimiterFacts): Ground
     ),
     ...fit,
     ...(limit ? nodeGrounds(limit, facts) : []),
-    ...commissioningGrounds(clamped, facts),
+    ...commissioningGrounds(facts.commissioning),
   ];
 }
 
@@ -231,16 +252,16 @@ function nodeGrounds(limit: ClampLimit, { nodes, fuses, sharedLeftA, tree }: Lim
 }
 
 /** The record of commissioning breaks a promise, or confirms it; without one nothing is known against it. */
-function commissioningGrounds(clamped: readonly Proposal[], { survey, rules }: LimiterFacts): Ground[] {
-  return clamped.flatMap((each) =>
-    commissioningSteps(each, survey, rules)
+function commissioningGrounds(clamped: readonly Commissioning[]): Ground[] {
+  return clamped.flatMap(({ proposal, steps }) =>
+    steps
       .filter(({ state }) => state !== 'not-known')
       .map(({ id, title, state, says }) =>
         ground(
           `commissioning-${id}`,
-          `${equipmentName(each)}, commissioned: ${title.toLowerCase()}, ${says}`,
+          `${equipmentName(proposal)}, commissioned: ${title.toLowerCase()}, ${says}`,
           state === 'fails' ? 'failed' : 'met',
-          each.id,
+          proposal.id,
         ),
       ),
   );

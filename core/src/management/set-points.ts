@@ -1,6 +1,6 @@
 import { HAIR, wholeBelow } from '../rules/rounding';
 import type { Assessment } from '../assessment';
-import type { NodeAssessment } from '../node-assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { Rules } from '../rules/rules';
 import { worstSetPointA } from './clamp-limit';
 

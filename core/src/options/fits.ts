@@ -1,7 +1,7 @@
 import type { Assessment } from '../assessment';
 import { verdictOf, type Ground } from '../grounds/verdict';
 import type { VerdictId } from '../grounds/verdict-ids';
-import { OVER_ALREADY } from '../node-assessments';
+import { OVER_ALREADY } from '../nodes/overload';
 
 /** Verdicts that decide whether new equipment fits the supply; how it is told to the operator is the route's. */
 const OF_THE_SUPPLY: readonly VerdictId[] = ['demand', 'fuse', 'nodes', 'limiter'];

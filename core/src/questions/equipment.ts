@@ -404,10 +404,10 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     taken: 'as-usual',
     why: 'Until it is commissioned a limiter is promised only if it is put on and set as recorded.',
     open: ofEach(
-      (proposal, name, { survey, rules }) =>
+      (proposal, name, { survey, rules, tree }) =>
         proposal.limiter.kind === 'clamp' &&
         isCharger(proposal) &&
-        commissioningSteps(proposal, survey, rules).filter(({ state }) => state === 'holds').length <
+        commissioningSteps(proposal, survey, rules, tree).filter(({ state }) => state === 'holds').length <
           COMMISSIONING_STEPS.length && {
           title: `${name}: the limiter is not commissioned in full.`,
           remedy: 'Once it is fitted, step by step.',

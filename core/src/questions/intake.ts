@@ -3,7 +3,7 @@ import { fuseName } from '../intake/fuse-rating';
 import { CHECK_RULES } from '../intake/checks/findings';
 import { LOOP_SIGN_NAMES } from '../intake/loop-status';
 import { isLikely, READING_FORMS, readingText } from '../intake/readings';
-import { unratedNodes } from '../node-assessments';
+import { unratedNodes } from '../nodes/unrated';
 import type { Standing } from '../grounds/verdict-ids';
 import type { Survey } from '../survey/survey';
 import { CONDITION_GRADES, type Check, type ReadingKind, nodeName } from '../survey/words/words';

@@ -33,9 +33,9 @@ export function openQuestions(facts: QuestionFacts, { step, joined }: Steps = AF
   );
 }
 
-/** The questions somebody is asked, as findings; what is taken meanwhile, or only the form needs, is asked elsewhere. */
-export function askFindings(questions: readonly Question[]): AskFinding[] {
-  return questions
+/** Questions that somebody is asked, as findings. What is taken meanwhile, or only the form needs, is asked elsewhere. */
+export function askFindings(asked: readonly Question[]): AskFinding[] {
+  return asked
     .filter(({ taken }) => taken === undefined)
     .map(({ id, station, title, remedy, on, askOf, subjectId, field, source, check, working, ownUse }) => ({
       id,

@@ -9,7 +9,7 @@ import type { Survey } from '../survey/survey';
 import type { Figure } from '../worked';
 
 /** The demand behind one limiting fuse that new equipment is fed through. */
-export interface SupplyDemand {
+export interface FusedDemand {
   readonly fuse: FuseRating;
   /** What it is called, where there is more than one. */
   readonly name: string | null;
@@ -26,7 +26,7 @@ export interface RouteFacts {
   readonly condition: ConditionVerdict;
   readonly loop: LoopVerdict;
   /** The supply of the survey first, then any other that new equipment is fed from. */
-  readonly supplies: readonly SupplyDemand[];
+  readonly supplies: readonly FusedDemand[];
   /** A clamp keeps the supply within its rating. */
   readonly limiterHolds: boolean;
   readonly verdicts: readonly Verdict[];

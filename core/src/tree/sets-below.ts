@@ -1,21 +1,31 @@
 import type { SupplyTree, TreeNode } from './supply-tree';
 
+const NOTHING: readonly never[] = [];
+
 /**
  * Everything that hangs below each node, by node id. A node that only passes on what one other node carries shares
- * that node's very list, so a reckoning can be kept per list and a chain of five nodes costs one.
+ * that node's very list, so a reckoning can be kept per list and a chain of five nodes costs one. `same` may give a list of before in place of
+ * one that holds the very same.
  */
-export function setsBelow<T>(tree: SupplyTree, placed: ReadonlyMap<string, readonly T[]>): Map<string, readonly T[]> {
+export function setsBelow<T>(
+  tree: SupplyTree,
+  placed: ReadonlyMap<string, readonly T[]>,
+  same: (nodeId: string, list: readonly T[]) => readonly T[] = (_nodeId, list) => list,
+): Map<string, readonly T[]> {
   const sets = new Map<string, readonly T[]>();
-  const nothing: readonly T[] = [];
   for (let at = tree.nodes.length - 1; at >= 0; at -= 1) {
     const here = tree.nodes[at];
     if (!here) continue;
-    let set = placed.get(here.node.id) ?? nothing;
+    let set = placed.get(here.node.id) ?? NOTHING;
+    let own = set.length > 0;
     for (const child of here.children) {
-      const below = sets.get(child.node.id) ?? nothing;
-      if (below.length > 0) set = set.length > 0 ? set.concat(below) : below;
+      const below = sets.get(child.node.id) ?? NOTHING;
+      if (below.length === 0) continue;
+      own ||= set.length > 0;
+      set = set.length > 0 ? set.concat(below) : below;
     }
-    sets.set(here.node.id, set);
+    // A list of another node's is that node's already.
+    sets.set(here.node.id, own ? same(here.node.id, set) : set);
   }
   return sets;
 }

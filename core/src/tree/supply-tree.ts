@@ -90,12 +90,14 @@ export function outermostFuse(node: TreeNode | null): TreeNode | null {
 
 /** Whether a node hangs from another, or is it. */
 export function hangsFrom(node: TreeNode | null, above: TreeNode): boolean {
-  return towardsStreet(node).includes(above);
+  for (let at = node; at; at = at.parent) if (at === above) return true;
+  return false;
 }
 
 /** The line a node hangs from: its own, or that of the nearest node above it that has one. */
 export function phaseAt(node: TreeNode | null): Phase | undefined {
-  return towardsStreet(node).find((each) => each.node.phase !== undefined)?.node.phase;
+  for (let at = node; at; at = at.parent) if (at.node.phase !== undefined) return at.node.phase;
+  return undefined;
 }
 
 /** Kinds of node that stop a current above their rating. */

@@ -1,6 +1,6 @@
-import type { PerPhase } from './demand/per-phase-figures';
-import type { Moment } from './management/moments';
-import type { NodeKind, Phase } from './survey/words/words';
+import type { PerPhase } from '../demand/per-phase-figures';
+import type { Moment } from '../management/moments';
+import type { NodeKind, Phase } from '../survey/words/words';
 
 /** What one node carries, and whether it can. */
 export interface NodeAssessment {
