@@ -8,7 +8,7 @@ import type { Survey } from '@keen-gauge/core/survey/survey';
 import { quantile, report } from './report';
 
 /** 60 loads on 25 nodes, three phases, a clamp-managed charger at the end of it. */
-function largeSurvey(): Survey {
+export function largeSurvey(): Survey {
   const survey = blankSurvey();
   survey.supply.phases = 3;
   const chain = survey.supply.nodes.length;
@@ -28,7 +28,7 @@ function largeSurvey(): Survey {
 }
 
 /** One field typed in, another value on every round. */
-const EDITS: readonly (readonly [string, (survey: Survey, at: number) => Survey])[] = [
+export const EDITS: readonly (readonly [string, (survey: Survey, at: number) => Survey])[] = [
   ['the town', (survey, at) => ({ ...survey, place: { ...survey.place, town: `Town ${at}` } })],
   [
     'a load',

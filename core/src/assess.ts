@@ -33,7 +33,7 @@ import { besideOn } from './nodes/neighbours';
 import { nodeDemands, type NodeDemand } from './nodes/node-demand';
 import { overloadAt } from './nodes/overload';
 import type { QuestionFacts } from './questions/question';
-import { askFindings, openQuestions } from './questions/register';
+import { askFinding, openQuestions } from './questions/register';
 import { routeOf } from './route/route';
 import type { FusedDemand } from './route/trigger';
 import type { Rules } from './rules/rules';
@@ -48,7 +48,7 @@ import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supp
  * not known; nothing is thrown. With a memory, a step whose facts are the very same as the last time is not made again.
  */
 export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Assessment {
-  const { step, joined } = steps;
+  const { step, joined, each } = steps;
   const given = { survey, rules };
   const { nodes: recorded } = survey.supply;
   const tree = step('tree', { recorded, at: equipmentAt(survey.proposals) }, (facts) =>
@@ -74,7 +74,7 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
   const checks = step('checks', { survey, rules, tree, fuse }, checkOutcomes);
 
   const over = step('over', { nodes, holds: limiter.holds }, (facts) =>
-    facts.nodes.flatMap((node) => step(`over ${node.id}`, { node, limiterHolds: facts.holds }, overloadAt)),
+    each(`over, limiter ${facts.holds ?? 'not known'}`, facts.nodes, (node) => overloadAt(node, facts.holds)).flat(),
   );
   const open = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
 
@@ -113,7 +113,7 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
   const asked = step('asked', { questions }, (facts) => facts.questions.filter(({ taken }) => taken === undefined));
   const verdicts = verdictsOf(known, { statements, asked }, steps);
   const findings = step('findings', { statements, asked }, (facts) =>
-    inWalkOrder([...facts.statements, ...askFindings(facts.asked)]),
+    inWalkOrder([...facts.statements, ...each('ask findings', facts.asked, askFinding)]),
   );
   const route = step(
     'route',

@@ -89,6 +89,7 @@ describe('a memory of steps', () => {
     const counting = {
       joined: memory.joined,
       same: memory.same,
+      each: memory.each,
       step: <F extends object, T>(name: string, facts: F, make: (of: F) => T): T =>
         memory.step(name, facts, (of) => {
           made.push(name);

@@ -14,6 +14,8 @@ export interface Steps {
   readonly joined: <T>(name: string, lists: readonly (readonly T[])[]) => readonly T[];
   /** The list or record as it was the last time, where this one holds the very same. */
   readonly same: <T extends object>(name: string, made: T) => T;
+  /** What is made of each thing of a list; a pure function of that thing alone, and of what the name says. */
+  readonly each: <I extends object, T>(name: string, things: readonly I[], make: (thing: I) => T) => readonly T[];
 }
 
 /** Every step afresh: where a survey is reckoned once. */
@@ -21,6 +23,7 @@ export const AFRESH: Steps = {
   step: (_name, facts, make) => make(facts),
   joined: (_name, lists) => lists.flat(),
   same: (_name, made) => made,
+  each: (_name, things, make) => things.map((thing) => make(thing)),
 };
 
 /**
@@ -35,6 +38,7 @@ export class Memory implements Steps {
     { readonly from: readonly unknown[]; readonly joined: readonly unknown[] }
   >();
   private readonly kept = new Map<string, object>();
+  private readonly ofThings = new Map<string, WeakMap<object, unknown>>();
 
   readonly step = <F extends Facts, T>(name: string, facts: F, make: (facts: F) => T): T => {
     const last = this.steps.get(name);
@@ -63,6 +67,18 @@ export class Memory implements Steps {
     if (last && holdsTheSame(last, made)) return last as T;
     this.kept.set(name, made);
     return made;
+  };
+
+  readonly each = <I extends object, T>(name: string, things: readonly I[], make: (thing: I) => T): readonly T[] => {
+    const known = this.ofThings.get(name) ?? new WeakMap<object, unknown>();
+    this.ofThings.set(name, known);
+    return this.same(
+      name,
+      things.map((thing) => {
+        if (!known.has(thing)) known.set(thing, make(thing));
+        return known.get(thing) as T;
+      }),
+    );
   };
 }
 

@@ -180,8 +180,21 @@ function generationGrounds({ survey, rules }: VerdictFacts): Ground[] | null {
  * Every verdict that applies, each from what it rests on: what is met, what was found wrong and what is asked. One place: a finding or a
  * question that names a verdict reaches it, whoever raised it.
  */
-export function verdictsOf(facts: VerdictFacts, found: Standing, { step, same, joined }: Steps): readonly Verdict[] {
-  const standing = step('standing', found, foundByVerdict);
+export function verdictsOf(
+  facts: VerdictFacts,
+  found: Standing,
+  { step, same, joined, each }: Steps,
+): readonly Verdict[] {
+  const standing = step('standing', found, ({ statements, asked }) =>
+    byVerdict(
+      each(
+        'wrong grounds',
+        statements.filter(({ on, grade }) => on !== undefined && (grade === 'act' || grade === 'danger')),
+        (found) => ({ on: found.on, ground: groundOf(found, 'failed') }),
+      ),
+      each('open grounds', asked, (question) => ({ on: question.on, ground: groundOf(question, 'open') })),
+    ),
+  );
   return joined(
     'verdicts',
     VERDICT_IDS.map((id) =>
@@ -201,18 +214,19 @@ function verdictOn(id: VerdictId, facts: VerdictFacts, standing: readonly Ground
   return rests === null ? [] : [withFound(verdictOf(id, rests), standing)];
 }
 
+interface On {
+  readonly on: string | undefined;
+  readonly ground: Ground;
+}
+
 /** What was found wrong, then what is asked, by the verdict it stands on. */
-function foundByVerdict({ statements, asked }: Standing): ReadonlyMap<string, readonly Ground[]> {
+function byVerdict(wrong: readonly On[], open: readonly On[]): ReadonlyMap<string, readonly Ground[]> {
   const found = new Map<string, Ground[]>();
-  const add = (on: string, ground: Ground): void => {
-    const others = found.get(on);
+  for (const { on, ground } of [...wrong, ...open]) {
+    const others = on === undefined ? undefined : found.get(on);
     if (others) others.push(ground);
-    else found.set(on, [ground]);
-  };
-  for (const each of statements)
-    if (each.on !== undefined && (each.grade === 'act' || each.grade === 'danger'))
-      add(each.on, groundOf(each, 'failed'));
-  for (const each of asked) add(each.on, groundOf(each, 'open'));
+    else if (on !== undefined) found.set(on, [ground]);
+  }
   return found;
 }
 
@@ -228,14 +242,8 @@ function withFound(verdict: Verdict, standing: readonly Ground[]): Verdict {
   return verdictOf(verdict.id, grounds, verdict.why);
 }
 
-/** Grounds by the finding or question they are made of, so that one that stands as it was is the very same. */
-const GROUNDS = new WeakMap<Statement | Question, Ground>();
-
-function groundOf(found: Statement | Question, state: Ground['state']): Ground {
-  const known = GROUNDS.get(found);
-  if (known) return known;
-  const { id, title, subjectId, field } = found;
-  const ground: Ground = {
+function groundOf({ id, title, subjectId, field }: Statement | Question, state: Ground['state']): Ground {
+  return {
     id,
     says: title,
     findingId: id,
@@ -243,6 +251,4 @@ function groundOf(found: Statement | Question, state: Ground['state']): Ground {
     ...(field === undefined ? {} : { field }),
     state,
   };
-  GROUNDS.set(found, ground);
-  return ground;
 }

@@ -41,7 +41,10 @@ interface Facts {
 }
 
 /** The nodes as the limiter, where it holds, and the neighbours leave them; each node a step of its own. */
-export function limitedNodes({ survey, rules, tree, demand, limit, carried }: Facts, { step, same }: Steps): Limited {
+export function limitedNodes(
+  { survey, rules, tree, demand, limit, carried }: Facts,
+  { step, same, each }: Steps,
+): Limited {
   const at = (id: string | undefined): NodeDemand | undefined => carried.find((node) => node.id === id);
   const service = serviceOf(tree);
   const judged = step(
@@ -60,10 +63,7 @@ export function limitedNodes({ survey, rules, tree, demand, limit, carried }: Fa
   );
   const { held, shared } = judged;
   const own = step('nodes left', { carried, held }, (facts) =>
-    same(
-      'nodes left',
-      facts.carried.map((node) => step(`left ${node.id}`, { node, held: facts.held }, withHeadroom)),
-    ),
+    each(`left, ${facts.held ? 'held' : 'free'}`, facts.carried, (node) => withHeadroom(node, facts.held)),
   );
   const origin = at(tree.device?.node.id ?? tree.root?.node.id);
   return {
@@ -132,7 +132,7 @@ function judgedLimiter({
 }
 
 /** What is left at a node, counted from the managed demand where the limiter holds and from the unmanaged otherwise. */
-function withHeadroom({ node, held }: { readonly node: NodeDemand; readonly held: boolean }): NodeAssessment {
+function withHeadroom(node: NodeDemand, held: boolean): NodeAssessment {
   const { rating, free, held: heldMoments, ...rest } = node;
   const keeps = held && rest.managed !== undefined;
   const moments = keeps ? heldMoments : free;

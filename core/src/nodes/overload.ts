@@ -12,13 +12,7 @@ export const OVER_ALREADY = 'node-over-already';
  * A node that carries more than its rating, over a half hour or in a shorter time: what is over already, and what the work makes or adds to,
  * each told by itself, so that neither hides the other.
  */
-export function overloadAt({
-  node,
-  limiterHolds,
-}: {
-  readonly node: NodeAssessment;
-  readonly limiterHolds: boolean | null;
-}): readonly Statement[] {
+export function overloadAt(node: NodeAssessment, limiterHolds: boolean | null): readonly Statement[] {
   const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
   const nowA = overNow(node);
   const leastA = leastLeft(node, limiterHolds === true);

@@ -56,10 +56,10 @@ function sizesOf(load: Load, { rules }: QuestionFacts): PlausibleAnswer[] {
   );
 }
 
-const onNoLine = each(
-  ({ id, phase }, { connected }) =>
-    phase === undefined && (connected.find((load) => load.id === id)?.phases.length ?? 0) > 1,
-);
+function onNoLine({ survey, connected }: QuestionFacts): Load[] {
+  const onSeveral = new Set(connected.filter(({ phases }) => phases.length > 1).map(({ id }) => id));
+  return survey.loads.filter(({ id, phase }) => phase === undefined && onSeveral.has(id));
+}
 
 /** What can be unknown of the loads, of what was measured and of generation there already. */
 export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
@@ -166,15 +166,17 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
     field: 'loads.powerW',
     why: 'It is missing from the sum.',
     photo: 'Its plate',
-    open: (facts) =>
-      each(({ id }, { connected }) => connected.find((load) => load.id === id)?.currentA === null)(facts).map(
-        (load) => ({
+    open: (facts) => {
+      const unsized = new Set(facts.connected.filter(({ currentA }) => currentA === null).map(({ id }) => id));
+      return facts.survey.loads
+        .filter(({ id }) => unsized.has(id))
+        .map((load) => ({
           subjectId: load.id,
           title: `${name(load)}: no size given, so it is missing from the sum.`,
           remedy: 'Enter watts or amperes from its plate.',
           answers: sizesOf(load, facts),
-        }),
-      ),
+        }));
+    },
   },
   {
     ...about,
@@ -252,19 +254,21 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
     id: 'load-on-other-line',
     field: 'loads.phase',
     why: 'A load can only be on a line that its board has.',
-    open: ({ survey, tree }) =>
-      survey.loads.flatMap((load) => {
-        const board = survey.supply.phases === 3 ? phaseAt(nodeOf(tree, load.nodeId)) : undefined;
-        if (board === undefined || load.phase === undefined || load.phase === board) return [];
-        return [
-          {
-            subjectId: load.id,
-            title: `${name(load)}: recorded on ${load.phase === 'all' ? 'three phases' : load.phase}, and its board is on ${board} alone. Which is right?`,
-            remedy: 'See which line its device is on.',
-            answers: [{ says: board, change: onLoad(load.id, { phase: board }) }],
-          },
-        ];
-      }),
+    open: ({ survey: { loads, supply }, tree }) =>
+      supply.phases !== 3
+        ? []
+        : loads.flatMap((load) => {
+            const board = load.phase === undefined ? undefined : phaseAt(nodeOf(tree, load.nodeId));
+            if (board === undefined || load.phase === undefined || load.phase === board) return [];
+            return [
+              {
+                subjectId: load.id,
+                title: `${name(load)}: recorded on ${load.phase === 'all' ? 'three phases' : load.phase}, and its board is on ${board} alone. Which is right?`,
+                remedy: 'See which line its device is on.',
+                answers: [{ says: board, change: onLoad(load.id, { phase: board }) }],
+              },
+            ];
+          }),
   },
   {
     ...about,

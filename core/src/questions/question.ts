@@ -14,6 +14,7 @@ import type { ConditionVerdict } from '../intake/condition';
 import type { SharedService } from '../intake/shared-service';
 import type { Rules } from '../rules/rules';
 import type { FieldPath } from '../survey/schema/field-path';
+import type { Load } from '../survey/load';
 import type { Survey } from '../survey/survey';
 import type { Basis, Check } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
@@ -69,8 +70,15 @@ export interface Open {
   readonly answers?: readonly PlausibleAnswer[];
 }
 
-/** Something that can be unknown, registered once. */
-export interface QuestionEntry {
+/** Something that can be unknown, registered once: of a survey with all that is known of it, or of a load by itself. */
+export type QuestionEntry = EntryWords &
+  (
+    | { readonly open: (facts: QuestionFacts) => readonly Open[]; readonly ofLoad?: undefined }
+    | { readonly ofLoad: (load: Load) => Open | null; readonly open?: undefined }
+  );
+
+/** What is said of an entry, whatever it is open on. */
+export interface EntryWords {
   readonly id: FindingId;
   readonly station: Station;
   /** The field of the survey that answers it. */
@@ -90,11 +98,10 @@ export interface QuestionEntry {
    * would change something.
    */
   readonly taken?: 'at-worst' | 'as-usual';
-  readonly open: (facts: QuestionFacts) => readonly Open[];
 }
 
 /** An entry of the register open on a survey. */
-export interface Question extends Omit<QuestionEntry, 'open'>, Open {
+export interface Question extends EntryWords, Open {
   readonly field: FieldPath;
   readonly askOf: AskOf;
   readonly station: Station;

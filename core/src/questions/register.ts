@@ -21,35 +21,52 @@ export const REGISTER: readonly QuestionEntry[] = [
 ];
 
 /** Each entry as it stands in a question, beside what opens it: taken apart once, and not on every key. */
-const ENTRIES = REGISTER.map(({ open, ...entry }) => ({ open, entry }));
+const ENTRIES = REGISTER.map(({ open, ofLoad, ...words }) => ({ open, ofLoad, words, name: `question: ${words.id}` }));
 
 /** Every entry open on a survey, with what is open. */
-export function openQuestions(facts: QuestionFacts, { step, joined }: Steps = AFRESH): readonly Question[] {
+export function openQuestions(facts: QuestionFacts, { step, joined, each }: Steps = AFRESH): readonly Question[] {
   return joined(
     'questions',
-    ENTRIES.map(({ open, entry }) =>
-      step(`question: ${entry.id}`, facts, (seen) => open(seen).map((each): Question => ({ ...entry, ...each }))),
-    ),
+    ENTRIES.map(({ name, words, open, ofLoad }) => {
+      if (open) return step(name, facts, (seen) => open(seen).map((made): Question => ({ ...words, ...made })));
+      return step(name, { loads: facts.survey.loads }, ({ loads }) =>
+        each(name, loads, (load): readonly Question[] => {
+          const made = ofLoad?.(load);
+          return made ? [{ ...words, ...made }] : [];
+        }).flat(),
+      );
+    }),
   );
 }
 
-/** Questions that somebody is asked, as findings. What is taken meanwhile, or only the form needs, is asked elsewhere. */
-export function askFindings(asked: readonly Question[]): AskFinding[] {
-  return asked
-    .filter(({ taken }) => taken === undefined)
-    .map(({ id, station, title, remedy, on, askOf, subjectId, field, source, check, working, ownUse }) => ({
-      id,
-      grade: 'ask',
-      station,
-      title,
-      remedy,
-      on,
-      askOf,
-      field,
-      ...(subjectId === undefined ? {} : { subjectId }),
-      ...(source === undefined ? {} : { source }),
-      ...(check === undefined ? {} : { check }),
-      ...(working === undefined ? {} : { working }),
-      ...(ownUse ? { ownUse } : {}),
-    }));
+/** A question that somebody is asked, as a finding. What is taken meanwhile, or only the form needs, is asked elsewhere. */
+export function askFinding({
+  id,
+  station,
+  title,
+  remedy,
+  on,
+  askOf,
+  subjectId,
+  field,
+  source,
+  check,
+  working,
+  ownUse,
+}: Question): AskFinding {
+  return {
+    id,
+    grade: 'ask',
+    station,
+    title,
+    remedy,
+    on,
+    askOf,
+    field,
+    ...(subjectId === undefined ? {} : { subjectId }),
+    ...(source === undefined ? {} : { source }),
+    ...(check === undefined ? {} : { check }),
+    ...(working === undefined ? {} : { working }),
+    ...(ownUse ? { ownUse } : {}),
+  };
 }

@@ -13,42 +13,42 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
     id: 'quantity-taken',
     field: 'loads.quantity',
     why: 'Where no number is recorded there is one.',
-    open: ({ survey }) =>
-      survey.loads
-        .filter(({ quantity }) => quantity === undefined)
-        .map(({ id, label, class: kind }) => ({
-          subjectId: id,
-          title: `${label ?? CLASS_NAMES[kind]}: one is counted.`,
-          remedy: 'Record how many, where there are more.',
-        })),
+    ofLoad: ({ id, label, quantity, class: kind }) =>
+      quantity === undefined
+        ? {
+            subjectId: id,
+            title: `${label ?? CLASS_NAMES[kind]}: one is counted.`,
+            remedy: 'Record how many, where there are more.',
+          }
+        : null,
   },
   {
     ...load,
     id: 'power-factor-taken',
     field: 'loads.powerFactor',
     why: 'Watts are taken for volt-amperes where no power factor is recorded.',
-    open: ({ survey }) =>
-      survey.loads
-        .filter(({ powerW, powerFactor }) => powerW !== undefined && powerFactor === undefined)
-        .map(({ id, label, class: kind }) => ({
-          subjectId: id,
-          title: `${label ?? CLASS_NAMES[kind]}: a power factor of 1 is used.`,
-          remedy: 'Take it from the plate of a motor, a pump or a welder.',
-        })),
+    ofLoad: ({ id, label, powerW, powerFactor, class: kind }) =>
+      powerW !== undefined && powerFactor === undefined
+        ? {
+            subjectId: id,
+            title: `${label ?? CLASS_NAMES[kind]}: a power factor of 1 is used.`,
+            remedy: 'Take it from the plate of a motor, a pump or a welder.',
+          }
+        : null,
   },
   {
     ...load,
     id: 'backup-heater-taken',
     field: 'loads.backupHeaterW',
     why: 'A heat pump is taken to have no back-up heater where none is recorded.',
-    open: ({ survey }) =>
-      survey.loads
-        .filter(({ class: kind, backupHeaterW }) => kind === 'heat-pump' && backupHeaterW === undefined)
-        .map(({ id, label, class: kind }) => ({
-          subjectId: id,
-          title: `${label ?? CLASS_NAMES[kind]}: no back-up heater is counted.`,
-          remedy: 'Look at its data.',
-        })),
+    ofLoad: ({ id, label, class: kind, backupHeaterW }) =>
+      kind === 'heat-pump' && backupHeaterW === undefined
+        ? {
+            subjectId: id,
+            title: `${label ?? CLASS_NAMES[kind]}: no back-up heater is counted.`,
+            remedy: 'Look at its data.',
+          }
+        : null,
   },
   {
     ...load,
