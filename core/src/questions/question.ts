@@ -56,18 +56,18 @@ export interface PlausibleAnswer {
 export interface Open {
   readonly title: string;
   readonly remedy: string;
-  readonly subjectId?: string;
+  readonly subjectId?: string | undefined;
   /** The very field that answers it, where that is not the entry's own. */
-  readonly field?: FieldPath;
-  readonly askOf?: AskOf;
-  readonly station?: Station;
-  readonly on?: Standing;
-  readonly source?: string;
-  readonly check?: Check;
-  readonly working?: readonly Step[];
-  readonly ownUse?: boolean;
+  readonly field?: FieldPath | undefined;
+  readonly askOf?: AskOf | undefined;
+  readonly station?: Station | undefined;
+  readonly on?: Standing | undefined;
+  readonly source?: string | undefined;
+  readonly check?: Check | undefined;
+  readonly working?: readonly Step[] | undefined;
+  readonly ownUse?: boolean | undefined;
   /** Plausible answers, the values from the rules; none where only a figure will do. */
-  readonly answers?: readonly PlausibleAnswer[];
+  readonly answers?: readonly PlausibleAnswer[] | undefined;
 }
 
 /** Something that can be unknown, registered once: of a survey with all that is known of it, or of a load by itself. */
@@ -90,14 +90,14 @@ export interface EntryWords {
   /** Why it matters, in a sentence. */
   readonly why: string;
   /** The photograph that would prove the answer. */
-  readonly photo?: string;
+  readonly photo?: string | undefined;
   /** For the firm's own work: the operator does not need the answer. */
-  readonly ownUse?: boolean;
+  readonly ownUse?: boolean | undefined;
   /**
    * Not asked of anybody: until it is answered it counts at its worst, or as is usual where hardly anything else occurs. Told where the answer
    * would change something.
    */
-  readonly taken?: 'at-worst' | 'as-usual';
+  readonly taken?: 'at-worst' | 'as-usual' | undefined;
 }
 
 /** An entry of the register open on a survey. */
@@ -106,6 +106,29 @@ export interface Question extends EntryWords, Open {
   readonly askOf: AskOf;
   readonly station: Station;
   readonly on: Standing;
+}
+
+/** An entry’s words with what is open. Written out: spread, it takes longer than all that opens it. */
+export function questionOf(words: EntryWords, made: Open): Question {
+  return {
+    id: words.id,
+    station: made.station ?? words.station,
+    field: made.field ?? words.field,
+    askOf: made.askOf ?? words.askOf,
+    stop: words.stop,
+    on: made.on ?? words.on,
+    why: words.why,
+    photo: words.photo,
+    ownUse: made.ownUse ?? words.ownUse,
+    taken: words.taken,
+    subjectId: made.subjectId,
+    title: made.title,
+    remedy: made.remedy,
+    source: made.source,
+    check: made.check,
+    working: made.working,
+    answers: made.answers,
+  };
 }
 
 /** What names a question within its survey. */

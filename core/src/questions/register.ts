@@ -6,7 +6,7 @@ import { INTAKE_QUESTIONS } from './intake';
 import { LOAD_QUESTIONS } from './loads';
 import { PLACE_QUESTIONS } from './place';
 import { AFRESH, type Steps } from '../memory';
-import type { Question, QuestionEntry, QuestionFacts } from './question';
+import { questionOf, type Question, type QuestionEntry, type QuestionFacts } from './question';
 import { USUAL_QUESTIONS } from './usual';
 
 /** Everything that can be unknown of a survey, each entry once, in the order of the walk. A new unknown is one entry more. */
@@ -28,11 +28,11 @@ export function openQuestions(facts: QuestionFacts, { step, joined, each }: Step
   return joined(
     'questions',
     ENTRIES.map(({ name, words, open, ofLoad }) => {
-      if (open) return step(name, facts, (seen) => open(seen).map((made): Question => ({ ...words, ...made })));
+      if (open) return step(name, facts, (seen) => open(seen).map((made) => questionOf(words, made)));
       return step(name, { loads: facts.survey.loads }, ({ loads }) =>
         each(name, loads, (load): readonly Question[] => {
           const made = ofLoad?.(load);
-          return made ? [{ ...words, ...made }] : [];
+          return made ? [questionOf(words, made)] : [];
         }).flat(),
       );
     }),
