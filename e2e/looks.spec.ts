@@ -1,5 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import { axeFindsNothing } from './axe';
 import { expect, goTo, signIn, test } from './journey';
 
 const STATIONS = [
@@ -16,41 +15,22 @@ const STATIONS = [
   'After the job',
 ];
 
-/**
- * Fails for anything axe finds on the page as it stands. The contrast of every colour on every ground in every light is reckoned in
- * `light-colours.test.ts`; axe sees in Paper, and on one page in each other light, that nothing is written in any other colour.
- */
-function checker(page: Page): (view: string) => Promise<void> {
-  return async (view) => {
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-      .options({ resultTypes: ['violations'], preload: false })
-      .analyze();
-    const found = violations.map(
-      ({ id, nodes }) => `${view}: ${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
-    );
-    expect(found).toEqual([]);
-  };
-}
-
 test('axe finds nothing before a job is open', async ({ page }) => {
   test.slow();
-  const check = checker(page);
   await page.goto('/sign-in');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
-  await check('sign-in');
+  await axeFindsNothing(page, 'sign-in');
   await signIn(page);
   await expect(page.getByRole('link', { name: /Ropewalk/ })).toBeVisible();
-  await check('jobs');
+  await axeFindsNothing(page, 'jobs');
   await page.getByRole('button', { name: 'New job' }).click();
-  await check('new job');
+  await axeFindsNothing(page, 'new job');
 });
 
 // Two halves: each is long, and there are two to do them.
 for (const half of [STATIONS.slice(0, 6), STATIONS.slice(6)])
   test(`axe finds nothing from ${half[0] ?? ''} to ${half.at(-1) ?? ''}`, async ({ page }) => {
     test.slow();
-    const check = checker(page);
     await signIn(page);
     // The job on hold has every kind of notice; the boathouse has a board of its own to choose.
     await page.getByRole('link', { name: /Ropewalk/ }).click();
@@ -58,43 +38,42 @@ for (const half of [STATIONS.slice(0, 6), STATIONS.slice(6)])
       await goTo(page, station);
       if (station === 'Loads') await page.getByRole('button', { name: /^Electric cooker/ }).click();
       if (station === 'Pack') await expect(page.getByText('None yet.')).toBeVisible();
-      await check(station);
+      await axeFindsNothing(page, station);
     }
   });
 
 test('axe finds nothing on what is behind the stations', async ({ page }) => {
   test.slow();
-  const check = checker(page);
   await signIn(page);
   await page.getByRole('link', { name: /Ropewalk/ }).click();
   await page.getByRole('link', { name: /^To look at/ }).click();
   await expect(page.getByRole('heading', { name: 'To look at', level: 1 })).toBeVisible();
-  await check('to look at');
+  await axeFindsNothing(page, 'to look at');
   await goTo(page, 'Intake and cut-out');
   await page.getByRole('button', { name: 'Look fault by fault' }).click();
   await page.getByRole('button', { name: 'Override the hold …' }).click();
-  await check('guided look and override');
+  await axeFindsNothing(page, 'guided look and override');
   await page.getByRole('link', { name: /^Photographs/ }).click();
   await expect(page.getByRole('heading', { name: 'Photographs', level: 1 })).toBeVisible();
-  await check('photographs');
+  await axeFindsNothing(page, 'photographs');
   await page.getByRole('button', { name: /^Open photograph 1/ }).click();
-  await check('one photograph');
+  await axeFindsNothing(page, 'one photograph');
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: /^MD after/ }).click();
-  await check('working');
+  await axeFindsNothing(page, 'working');
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'History' }).click();
   await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
-  await check('history');
+  await axeFindsNothing(page, 'history');
   await page.getByRole('link', { name: 'Instruments' }).click();
   await expect(page.getByText('Calibration was due on 2026-10-31.')).toBeVisible();
-  await check('instruments');
+  await axeFindsNothing(page, 'instruments');
   await page.getByRole('link', { name: 'The firm’s own' }).click();
   await page.getByRole('button', { name: 'Add equipment' }).click();
-  await check('the firm’s own');
+  await axeFindsNothing(page, 'the firm’s own');
   await page.getByRole('link', { name: /^Rules/ }).click();
   await page.getByRole('button', { name: /^Copy Great Britain, usual/ }).click();
-  await check('rules');
+  await axeFindsNothing(page, 'rules');
 });
 
 for (const light of ['daylight', 'cupboard'])
@@ -102,17 +81,15 @@ for (const light of ['daylight', 'cupboard'])
     await page.addInitScript((chosen) => {
       localStorage.setItem('keen-gauge-light', chosen);
     }, light);
-    const check = checker(page);
     await signIn(page);
     await page.getByRole('link', { name: /Ropewalk/ }).click();
     await goTo(page, 'Loads');
     await expect(page.locator(`html[data-light=${light}]`)).toBeAttached();
-    await check(light);
+    await axeFindsNothing(page, light);
   });
 
 test('axe finds nothing where a job has more to show', async ({ page }) => {
   test.slow();
-  const check = checker(page);
   await signIn(page);
   // A vehicle outdoors on PME, a feeder with its answers, a charger kept by a clamp.
   for (const [job, station] of [
@@ -124,23 +101,18 @@ test('axe finds nothing where a job has more to show', async ({ page }) => {
     await page.getByRole('link', { name: new RegExp(job) }).click();
     await goTo(page, station);
     await page.waitForLoadState('networkidle');
-    if (station === 'New equipment') {
-      await page.getByRole('button', { name: 'Link the charge point' }).click();
-      await page.getByRole('button', { name: 'Play the trial' }).click();
-      await expect(page.getByText(/^100 of 100 household-years/)).toBeVisible({ timeout: 60_000 });
-      await expect(page.getByRole('img', { name: /^A day from noon to noon/ })).toBeVisible();
-    }
-    await check(`${station}, ${job}`);
+    if (station === 'New equipment') await page.getByRole('button', { name: 'Link the charge point' }).click();
+    await axeFindsNothing(page, `${station}, ${job}`);
   }
   await page.goto('/');
   await page.getByRole('link', { name: /Larkrise/ }).click();
   await goTo(page, 'Loads');
   await page.getByRole('button', { name: 'Look at it' }).click();
   await expect(page.getByRole('button', { name: 'Read it like this' })).toBeVisible();
-  await check('how a log is read');
+  await axeFindsNothing(page, 'how a log is read');
   await page.getByRole('button', { name: 'Read it like this' }).click();
   await expect(page.getByRole('heading', { name: 'Readings over time' })).toBeVisible();
-  await check('a log');
+  await axeFindsNothing(page, 'a log');
   await page.getByRole('button', { name: 'Close' }).click();
 });
 

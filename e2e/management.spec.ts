@@ -1,3 +1,4 @@
+import { axeFindsNothing } from './axe';
 import { choose, expect, goTo, newJob, readRatings, saved, signIn, test } from './journey';
 
 test('a clamp put on the wrong side of a split is told, moved, set, and an option is chosen', async ({ page }) => {
@@ -103,6 +104,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await trial.getByRole('button', { name: 'Play it again' }).click();
   await expect(trial.getByText(/^100 of 100 household-years; seed 1/)).toBeVisible({ timeout: 60000 });
   await expect(trial.getByRole('img', { name: /^Full, 32 A: middle/ })).toBeVisible();
+  await axeFindsNothing(page, 'New equipment, the trial played');
   await trial.getByRole('button', { name: 'Keep it with the survey' }).click();
   await saved(page);
   await page.reload();
