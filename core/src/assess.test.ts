@@ -7,6 +7,7 @@ import { readSurvey } from './survey/opening/read';
 import type { Survey } from './survey/survey';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from './testing/settled-survey';
 import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words/words';
+import { lawRuns } from './testing/law-runs';
 
 /** A home that may be fitted and notified: 100 A label, not looped, looked over, 20.4 A of loads, a 32 A charger. */
 function settled(...changes: Change[]): Assessment {
@@ -332,7 +333,7 @@ describe('assess is total', () => {
             for (const [phase, figure] of Object.entries(here.managed))
               expect(figure.value ?? 0).toBeLessThanOrEqual((here.after[phase as 'L1']?.value ?? 0) + 1e-6);
       }),
-      { numRuns: 300 },
+      { numRuns: lawRuns(300) },
     );
   });
 
@@ -356,7 +357,7 @@ describe('assess is total', () => {
             grows(after[phase]?.value, above?.after[phase]?.value);
           }
       }),
-      { numRuns: 300 },
+      { numRuns: lawRuns(300) },
     );
   });
 

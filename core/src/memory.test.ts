@@ -10,6 +10,7 @@ import { readSurvey } from './survey/opening/read';
 import type { Survey } from './survey/survey';
 import { completeSurveys } from './testing/random-surveys';
 import { settledSurvey } from './testing/settled-survey';
+import { lawRuns } from './testing/law-runs';
 
 /** Everything an assessment says, lines of working and what each answer would make of the survey included. */
 function everything(assessment: Assessment, survey: Survey): string {
@@ -63,7 +64,7 @@ describe('a memory of steps', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: lawRuns(60) },
     );
   });
 

@@ -12,6 +12,7 @@ import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { closedBy, owedOf } from './owed';
 import { judgeTests } from './tests';
+import { lawRuns } from '../testing/law-runs';
 
 const reading = (kind: Reading['kind'], value: number, bound?: Reading['bound']): Reading => ({
   id: `${kind}-${value}`.replace('.', '_'),
@@ -101,7 +102,7 @@ describe('tests of a new circuit', () => {
           return at(zs) !== 'fails' || at(zs + more) === 'fails';
         },
       ),
-      { numRuns: 40 },
+      { numRuns: lawRuns(40) },
     );
   });
   it('are printed with their limits, instrument and who', () => {

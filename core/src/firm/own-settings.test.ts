@@ -9,6 +9,7 @@ import { EquipmentProfile } from './equipment';
 import { rulesFor } from './firm-rules';
 import { HouseRules, OperatorRules, operatorRulesFaults } from './operator-rules';
 import { FirmTerms } from './option-terms';
+import { lawRuns } from '../testing/law-runs';
 
 /** Anything a body may hold where a setting belongs. */
 const anything = fc.oneof(
@@ -75,7 +76,7 @@ describe('what a firm sets for itself', () => {
         });
         if ('value' in pack && operatorRulesFaults(pack.value).length === 0) use({ packs: [pack.value] });
       }),
-      { numRuns: 400 },
+      { numRuns: lawRuns(400) },
     );
   });
 });

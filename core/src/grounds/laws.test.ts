@@ -9,6 +9,7 @@ import type { LimiterTest } from '../survey/proposal';
 import { nodeOf } from '../testing/settled-survey';
 import { completeSurveys } from '../testing/random-surveys';
 import type { VerdictId } from './verdict-ids';
+import { lawRuns } from '../testing/law-runs';
 
 const of = (survey: Survey): Assessment => assess(survey, gbDefault);
 /** Questions that only looking, measuring or deciding answers, with no few answers that are plausible. */
@@ -37,7 +38,7 @@ const ONLY_A_FIGURE: ReadonlySet<string> = new Set([
   'fuse-rating-not-established',
 ]);
 
-const RUNS = { numRuns: 300 };
+const RUNS = { numRuns: lawRuns(300) };
 const HAIR_A = 1e-6;
 
 /** Every field of a survey, its path as a register names it and the survey without it; ids and what a survey cannot do without left out. */
@@ -152,7 +153,7 @@ describe('laws of the judgement, over random complete surveys', () => {
         );
         if (!named) throw new Error(`${field}: ${said.join('; ')}`);
       }),
-      { numRuns: 500 },
+      { numRuns: lawRuns(500) },
     );
   });
 
@@ -181,7 +182,7 @@ describe('laws of the judgement, over random complete surveys', () => {
         for (const { id, on, answers, taken: told } of of(taken).questions)
           if (told === undefined && on !== 'form' && on !== 'workmanship' && !answers?.length) bare.add(id);
       }),
-      { numRuns: 250 },
+      { numRuns: lawRuns(250) },
     );
     expect([...bare].filter((id) => !ONLY_A_FIGURE.has(id))).toEqual([]);
   });
@@ -218,7 +219,7 @@ describe('laws of the judgement, over random complete surveys', () => {
             closed += 1;
           }
       }),
-      { numRuns: 150 },
+      { numRuns: lawRuns(150) },
     );
     // Most answers are figures, which have no plausible list; enough of the others came up to have tried them.
     expect(closed).toBeGreaterThan(20);

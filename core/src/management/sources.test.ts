@@ -7,6 +7,7 @@ import { nodeOf, settledSurvey, type Change } from '../testing/settled-survey';
 import { given } from '../worked';
 import { worstSetPointA } from './clamp-limit';
 import { guard, heldBy, managedDemand, type NodeFlow } from './managed-demand';
+import { lawRuns } from '../testing/law-runs';
 
 const fit: ClampFit = { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no' };
 
@@ -146,7 +147,7 @@ describe('laws of the guard', () => {
         expect(holds({ blind: less(of.blind) })).toBe(true);
         expect(holds({ sourcesA: less(of.sourcesA) })).toBe(true);
       }),
-      { numRuns: 5000 },
+      { numRuns: lawRuns(5000) },
     );
   });
   it('another clamp never lets more flow, and what is not known of generation promises nothing', () => {

@@ -13,6 +13,7 @@ import type { Option } from './option';
 import { options } from './options';
 import { whyFirst } from './order';
 import { whatWouldChange } from './what-would-change';
+import { lawRuns } from '../testing/law-runs';
 
 /** 40 A of other load on a 60 A fuse that was read. */
 const tight: Change = (survey) => {
@@ -97,7 +98,7 @@ describe('options', () => {
           if (option.holds === true) expect(found.weakest?.headroomA ?? 0).toBeGreaterThanOrEqual(-1e-6);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: lawRuns(25) },
     );
   });
 });

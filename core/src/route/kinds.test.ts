@@ -9,6 +9,7 @@ import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { options } from '../options/options';
 import { exportTotal } from './export';
+import { lawRuns } from '../testing/law-runs';
 
 /** A settled home with this instead of its charger. */
 function home(
@@ -123,7 +124,7 @@ describe('generation', () => {
           ids(home('battery', { ratedA: Math.max(1, ratedA) })).includes('generation-to-apply-for');
         return !asks(some) || asks(some + more);
       }),
-      { numRuns: 40 },
+      { numRuns: lawRuns(40) },
     );
   });
 });

@@ -9,6 +9,7 @@ import { NODE_KINDS } from '../survey/words/words';
 import { addBelow, canRemove, insertAbove, moveTo, onShape, placesFor, removeNode, splitInto } from './edit';
 import { STARTING_SHAPES } from './shapes';
 import { supplyTree } from './supply-tree';
+import { lawRuns } from '../testing/law-runs';
 
 function home(): Survey {
   const survey = blankSurvey();
@@ -102,7 +103,7 @@ describe('editing the supply tree', () => {
         });
         expect(() => assess(survey, gbDefault)).not.toThrow();
       }),
-      { numRuns: 60 },
+      { numRuns: lawRuns(60) },
     );
   });
 

@@ -7,6 +7,7 @@ import { planFor } from '../testing/homes';
 import { houseOf } from './play';
 import { seeded } from './random';
 import type { VehicleNeeds } from './chargers-year';
+import { lawRuns } from '../testing/law-runs';
 
 const terms = {
   leastA: 6,
@@ -101,9 +102,9 @@ describe('an evening second by second', () => {
         for (const chargerA of found.chargers)
           expect(longestOver(found.house, chargerA, of.ratingA)).toBeLessThanOrEqual(responseS(of));
       }),
-      { numRuns: 3000, maxSkipsPerRun: 200 },
+      { numRuns: lawRuns(3000), maxSkipsPerRun: 200 },
     );
-    expect(played).toBe(3000);
+    expect(played).toBe(lawRuns(3000));
   });
   it('however fast the house jumps, the rating is passed only within the response time after it rose: 1 000 trials', () => {
     fc.assert(
@@ -125,7 +126,7 @@ describe('an evening second by second', () => {
               throw new Error(`over at ${second} s though the house had not risen`);
           });
       }),
-      { numRuns: 1000, maxSkipsPerRun: 200 },
+      { numRuns: lawRuns(1000), maxSkipsPerRun: 200 },
     );
   });
 

@@ -5,6 +5,7 @@ import type { Load } from '../survey/load';
 import { householdYear, MINUTES_A_DAY, type HouseYear } from './household';
 import type { TrialPlan } from './plan';
 import { playHousehold } from './play';
+import { lawRuns } from '../testing/law-runs';
 
 const listing =
   (...loads: Load[]): Change =>
@@ -164,7 +165,7 @@ describe('laws of the trial', () => {
           expect(waysAfter[at]?.minutesOver).toBeGreaterThanOrEqual(ways[at]?.minutesOver ?? 0);
         });
       }),
-      { numRuns: 6 },
+      { numRuns: lawRuns(6) },
     );
   });
   it('a supply whose guard holds never passes its rating with the charger managed, at no part', () => {
@@ -178,7 +179,7 @@ describe('laws of the trial', () => {
         const managed = playHousehold(plan, 0, {}).at(-1);
         expect(managed?.parts.map(({ minutesOver }) => minutesOver)).toEqual(plan.parts.map(() => 0));
       }),
-      { numRuns: 20 },
+      { numRuns: lawRuns(20) },
     );
     expect(held).toBeGreaterThan(0);
   });
@@ -198,7 +199,7 @@ describe('laws of the trial', () => {
           plan.parts.map(() => 0),
         );
       }),
-      { numRuns: 20 },
+      { numRuns: lawRuns(20) },
     );
     expect(fitted).toBeGreaterThan(0);
   });

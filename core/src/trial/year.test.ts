@@ -12,6 +12,7 @@ import { MINUTES_A_DAY, MINUTES_A_YEAR, type HouseYear } from './household';
 import { seeded } from './random';
 import { statistics } from './statistics';
 import { playYear as played, type YearFigures } from './year';
+import { lawRuns } from '../testing/law-runs';
 
 const terms: YearTerms & { readonly ratingA?: number } = { leastA: 6, restartMin: 1, nominalV: 230, faultShare: 0 };
 const needs: VehicleNeeds = { kwhPerDay: 11.2, arrivesH: 18, leavesH: 7.5, onboardA: 32, lines: 1 };
@@ -157,7 +158,7 @@ describe('a year', () => {
           }
         },
       ),
-      { numRuns: 3 },
+      { numRuns: lawRuns(3) },
     );
   });
 
@@ -230,7 +231,7 @@ describe('two chargers', () => {
           if (own > 0 && houseA + own > setPointA + 1e-3) throw new Error(`${houseA} + ${own} A at ${minute}`);
         });
       }),
-      { numRuns: 4 },
+      { numRuns: lawRuns(4) },
     );
   });
 });

@@ -7,6 +7,7 @@ import { guessMapping } from './guess';
 import type { LogMapping } from './mapping';
 import { LogReader } from './read-log';
 import type { LogSeries } from './series';
+import { lawRuns } from '../../testing/law-runs';
 
 const VOLTS = 230;
 
@@ -368,7 +369,7 @@ describe('the figures of a log', () => {
         expect(ten).toBeLessThanOrEqual(one + 1e-4);
         expect(thirty).toBeLessThanOrEqual(ten + 1e-4);
       }),
-      { numRuns: 60 },
+      { numRuns: lawRuns(60) },
     );
   });
 

@@ -4,6 +4,7 @@ import { blankSurvey } from '../blank';
 import { plainSurvey, readSurvey } from './read';
 import { readEdited } from './read-edited';
 import type { Survey } from '../survey';
+import { lawRuns } from '../../testing/law-runs';
 
 /** As it comes out of the database: plain, and read before. */
 const start = plainOf({
@@ -115,7 +116,7 @@ describe('reading what was edited', () => {
       fc.property(fc.array(anyChange, { maxLength: 4 }), (wanted) => {
         readBothWays(made(start as unknown as Value, wanted));
       }),
-      { numRuns: 350 },
+      { numRuns: lawRuns(350) },
     );
   });
 
@@ -127,7 +128,7 @@ describe('reading what was edited', () => {
         const before = JSON.parse(JSON.stringify(once.survey)) as Survey;
         readBothWays(made(before as unknown as Value, second), before);
       }),
-      { numRuns: 300 },
+      { numRuns: lawRuns(300) },
     );
   });
 

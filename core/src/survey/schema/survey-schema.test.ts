@@ -6,6 +6,7 @@ import type { Survey } from '../survey';
 import type { FieldPath, Place, TextPlace, ValueAt } from './field-path';
 import type { FieldSpec } from './field-spec';
 import { COLLECTIONS, fieldAt, specAt, SURVEY_SCHEMA } from './survey-schema';
+import { lawRuns } from '../../testing/law-runs';
 
 /** Every value of a survey that is no part or list, with its place. */
 function leaves(at: unknown, place: readonly string[] = []): { place: readonly string[]; value: unknown }[] {
@@ -48,7 +49,7 @@ describe('the schema of the survey', () => {
           expect([place, spec !== undefined && allows(spec, value)]).toEqual([place, true]);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: lawRuns(40) },
     );
   });
 
