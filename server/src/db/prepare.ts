@@ -1,7 +1,8 @@
 import { createHmac } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Client, escapeIdentifier, escapeLiteral } from 'pg';
+import { setTimeout } from 'node:timers/promises';
+import { Client, DatabaseError, escapeIdentifier, escapeLiteral } from 'pg';
 
 /** The role the application works as: it owns nothing and cannot step around row-level security. */
 const APP_ROLE = 'keen_gauge_app';
@@ -51,13 +52,31 @@ async function ensureRole(client: Client, ownerUrl: string): Promise<string> {
   const url = new URL(ownerUrl);
   const password = createHmac('sha256', `${url.username}:${url.password}`).update(APP_ROLE).digest('base64url');
   const role = escapeIdentifier(APP_ROLE);
-  const known = await client.query('SELECT 1 FROM pg_roles WHERE rolname = $1', [APP_ROLE]);
-  const verb = known.rowCount === 0 ? 'CREATE' : 'ALTER';
-  await client.query(
-    `${verb} ROLE ${role} LOGIN NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE PASSWORD ${escapeLiteral(password)}`,
-  );
+  await sharedByCluster(async () => {
+    const known = await client.query('SELECT 1 FROM pg_roles WHERE rolname = $1', [APP_ROLE]);
+    const verb = known.rowCount === 0 ? 'CREATE' : 'ALTER';
+    await client.query(
+      `${verb} ROLE ${role} LOGIN NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE PASSWORD ${escapeLiteral(password)}`,
+    );
+  });
   await client.query(`GRANT USAGE ON SCHEMA public TO ${role}`);
   url.username = APP_ROLE;
   url.password = password;
   return url.toString();
+}
+
+/** What PostgreSQL says where another session makes or changes the same role at that moment. */
+const AT_THE_SAME_TIME = ['23505', '42710', 'XX000'];
+
+/** A role is one for all databases of a cluster, which our lock is not: where two are prepared together one of them tries again. */
+async function sharedByCluster(make: () => Promise<void>, tries = 20): Promise<void> {
+  for (let left = tries; ; left -= 1)
+    try {
+      await make();
+      return;
+    } catch (error) {
+      const code = error instanceof DatabaseError ? (error.code ?? '') : '';
+      if (left <= 1 || !AT_THE_SAME_TIME.includes(code)) throw error;
+      await setTimeout(20 + Math.random() * 80);
+    }
 }
