@@ -1,0 +1,13 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+/**
+ * Every test of the core in one file, for mutants alone: the core is then loaded once for a mutant and not once for each of a hundred files. Left
+ * out is what takes minutes on its own: the trial, and the laws over whole random surveys.
+ */
+const LEFT_OUT = [/^trial\//, /^link\//, /laws\.test/, /memory\.test/, /every-class\.test/, /read-edited\.test/];
+
+const SOURCES = join(__dirname, '../src');
+
+for (const name of readdirSync(SOURCES, { recursive: true, encoding: 'utf8' }).sort())
+  if (name.endsWith('.test.ts') && !LEFT_OUT.some((each) => each.test(name))) require(join(SOURCES, name));

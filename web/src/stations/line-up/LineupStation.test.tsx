@@ -1,0 +1,100 @@
+/** @jest-environment jsdom */
+import { blankSurvey } from '@keen-gauge/core/survey/blank';
+import { nodeOf } from '@keen-gauge/core/testing/settled-survey';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { atSurvey, press, type } from '../../testing/at-survey';
+
+const SHAPES: readonly [string, readonly string[]][] = [
+  ['One board', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Board']],
+  ['Two boards', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Split block', 'House board', 'Second board']],
+  [
+    'With an outbuilding',
+    ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'House board', 'Outbuilding feeder', 'Outbuilding board'],
+  ],
+  ['Three-phase intake', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Three-phase board']],
+  ['Flat on a switch-fuse', ['Service cable', 'Head', 'Switch-fuse', 'Meter', 'Flat board']],
+  [
+    'With a check meter',
+    ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Split block', 'House board', 'Check meter', 'Annexe board'],
+  ],
+];
+
+const rows = (): string[] =>
+  within(screen.getByRole('listbox', { name: 'Supply line-up, from the street' }))
+    .getAllByRole('option')
+    .map((row) => row.textContent ?? '');
+const row = (name: string): HTMLElement => screen.getByRole('option', { name: new RegExp(`^${name},`) });
+
+beforeAll(() => {
+  // A desk: the editor stands beside the drawing.
+  window.matchMedia = ((query: string) => ({
+    matches: true,
+    media: query,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  })) as unknown as typeof window.matchMedia;
+});
+
+describe('the line-up station', () => {
+  it.each(SHAPES)('%s is drawn from the street', async (shape, names) => {
+    await atSurvey('line-up', { survey: blankSurvey() });
+    press(new RegExp(`^${shape}`));
+    expect(rows().map((text) => text.split(',')[0])).toEqual(names);
+  });
+
+  it('six flats beside the landlord are 24 nodes, and undo brings the shape of before back', async () => {
+    const { survey, undo } = await atSurvey('line-up', { survey: blankSurvey() });
+    const before = survey().supply.nodes.length;
+    press(/^Landlord beside flats/);
+    expect(rows()).toHaveLength(24);
+    expect(rows().some((text) => text.startsWith('Flat 6 board,'))).toBe(true);
+    undo();
+    expect(survey().supply.nodes).toHaveLength(before);
+  });
+
+  it('the weakest link has the least left, and is told: 63 A at the board, 52.5 A after, 10.5 A left', async () => {
+    await atSurvey('line-up', { changes: [(survey) => (nodeOf(survey, 'board').ratingA = 63)] });
+    expect(row('Board').textContent).toContain('now 20.5 A, after 52.5 A, 10.5 A left, weakest link');
+    fireEvent.click(row('Board'));
+    type('Main switch rating', '50');
+    expect(row('Board').textContent).toContain('2.5 A over its rating, weakest link');
+    expect(screen.getByRole('region', { name: 'Gauge' }).textContent).toContain('weakest: Board, over by 2.5 A');
+    type('Main switch rating', '125');
+    expect(row('Board').textContent).not.toContain('weakest');
+  });
+
+  it('a board is split, something hung below it, moved and removed; each one step of undo', async () => {
+    const { survey, undo } = await atSurvey('line-up');
+    fireEvent.click(row('Board'));
+    press('Split the tails');
+    expect(survey().supply.nodes).toHaveLength(7);
+    press('Add below');
+    fireEvent.click(screen.getByRole('menuitem', { name: 'Feeder' }));
+    expect(row('Feeder')).toBeTruthy();
+    press('Move to');
+    fireEvent.click(screen.getByRole('menuitem', { name: 'Fed from Meter' }));
+    const feeder = survey().supply.nodes.find(({ kind }) => kind === 'feeder');
+    expect(feeder?.fedFrom).toBe('meter');
+    press('Remove');
+    expect(survey().supply.nodes).toHaveLength(7);
+    undo();
+    expect(survey().supply.nodes.find(({ kind }) => kind === 'feeder')?.fedFrom).toBe('meter');
+    undo();
+    undo();
+    undo();
+    expect(survey().supply.nodes).toHaveLength(5);
+  });
+
+  it('what the record settles of a node’s checks says so, and the others are taken together as assumed', async () => {
+    const { survey } = await atSurvey('line-up', {
+      changes: [({ supply }) => supply.nodes.forEach((node) => delete node.checks)],
+    });
+    fireEvent.click(row('Isolator'));
+    const checks = screen.queryByRole('region', { name: 'Checks' });
+    expect(checks).not.toBeNull();
+    const all = within(checks as HTMLElement).queryByRole('button', { name: /^Take the other \d+ as fine/ });
+    if (all) fireEvent.click(all);
+    for (const { assumed } of survey().supply.nodes.find(({ id }) => id === 'isolator')?.checks ?? [])
+      expect(assumed).toBe(true);
+  });
+});

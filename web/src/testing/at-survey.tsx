@@ -1,0 +1,199 @@
+import { assess } from '@keen-gauge/core/assess';
+import type { Assessment } from '@keen-gauge/core/assessment';
+import type { Station } from '@keen-gauge/core/finding';
+import { gbDefault } from '@keen-gauge/core/rules/gb-default';
+import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { settledSurvey, type Change } from '@keen-gauge/core/testing/settled-survey';
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
+import { SWRConfig } from 'swr';
+import type { Job } from '../api/jobs';
+import type { Me } from '../api/me';
+import { Gauge } from '../gauge/Gauge';
+import { UploadQueue } from '../photos/upload-queue';
+import { StationView } from '../stations/StationView';
+import { SurveyProvider } from '../survey/SurveyContext';
+import { SurveyStore } from '../survey/survey-store';
+
+const JOB: Job = {
+  id: 'job-1',
+  number: 7,
+  state: 'surveying',
+  place: '1 Test Lane',
+  wanted: 'Vehicle charger',
+  route: 'ask-then-fit',
+  nextQuestion: null,
+  changedAt: '2026-03-02T09:00:00Z',
+  createdBy: 'Isla Tester',
+  answer: null,
+};
+
+const ME: Me = {
+  id: 'me-1',
+  name: 'Isla Tester',
+  email: 'isla@test.example',
+  role: 'surveyor',
+  maySignOff: true,
+  registration: '',
+  firm: 'Test Electric',
+  rules: { defaultPackId: gbDefault.id, versions: [], copies: [] } as unknown as Me['rules'],
+};
+
+export interface AtSurvey {
+  readonly store: SurveyStore;
+  /** The survey as it stands, and what it is judged to be. */
+  readonly survey: () => Survey;
+  readonly assessment: () => Assessment;
+  readonly goTo: (station: Station) => Promise<void>;
+  readonly undo: () => void;
+}
+
+export interface Given {
+  readonly survey?: Survey;
+  /** Changes to a settled home before it is opened. */
+  readonly changes?: readonly Change[];
+  readonly job?: Partial<Job>;
+  readonly me?: Partial<Me>;
+  /** What the server answers, by path without `/api`; anything else is not found. */
+  readonly answers?: Readonly<Record<string, unknown>>;
+}
+
+/** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
+export async function atSurvey(station: Station, given: Given = {}): Promise<AtSurvey> {
+  const opened = given.survey ?? settledSurvey(...(given.changes ?? []));
+  let ids = 0;
+  const store = new SurveyStore(
+    { survey: openStored(JSON.parse(JSON.stringify(opened))), revisionId: 'r1', seq: 1 },
+    {
+      send: () => Promise.resolve({ kind: 'no-answer' }),
+      keep: () => undefined,
+      later: () => undefined,
+      newId: () => `new-${(ids += 1)}`,
+    },
+  );
+  globalThis.fetch = answering({
+    '/instruments': { instruments: [] },
+    '/firm/equipment': { profiles: [] },
+    ...given.answers,
+  });
+  let show: (station: Station) => void = () => undefined;
+  const Here = (): React.JSX.Element => {
+    const [at, setAt] = useState(station);
+    show = setAt;
+    return <SurveyHere store={store} station={at} job={{ ...JOB, ...given.job }} me={{ ...ME, ...given.me }} />;
+  };
+  render(
+    <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
+      <MemoryRouter initialEntries={[`/jobs/${JOB.id}/${station}`]}>
+        <Routes>
+          <Route element={<Outlet context={{ ...ME, ...given.me }} />}>
+            <Route path="*" element={<Here />} />
+          </Route>
+        </Routes>
+      </MemoryRouter>
+    </SWRConfig>,
+  );
+  await screen.findByRole('heading', { level: 1 });
+  await settled();
+  return {
+    store,
+    undo: () => {
+      act(() => {
+        store.undo();
+      });
+    },
+    survey: () => store.get().survey,
+    assessment: () => assess(store.get().survey, gbDefault),
+    goTo: async (next) => {
+      await act(async () => {
+        show(next);
+        await Promise.resolve();
+      });
+      await screen.findByRole('heading', { level: 1 });
+      await settled();
+    },
+  };
+}
+
+function SurveyHere({
+  store,
+  station,
+  job,
+  me,
+}: {
+  readonly store: SurveyStore;
+  readonly station: Station;
+  readonly job: Job;
+  readonly me: Me;
+}) {
+  const state = useSyncExternalStore(store.subscribe, store.get);
+  const assessment = useMemo(() => assess(state.survey, gbDefault), [state.survey]);
+  const [uploads] = useState(() => new UploadQueue(me.id, job.id, NO_UPLOADS));
+  return (
+    <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
+      <Gauge assessment={assessment} routeWords={assessment.route.words} />
+      <StationView station={station} />
+    </SurveyProvider>
+  );
+}
+
+const NO_UPLOADS: ConstructorParameters<typeof UploadQueue>[2] = {
+  send: () => Promise.reject(new Error('nothing is sent')),
+  file: () => Promise.reject(new Error('nothing is filed')),
+  drop: () => undefined,
+  keep: () => Promise.resolve(),
+  forget: () => Promise.resolve(),
+  newId: () => 'upload',
+  filed: () => undefined,
+};
+
+/** A server that has these answers and no others. */
+function answering(answers: Readonly<Record<string, unknown>>): typeof fetch {
+  return (input) => {
+    const path = String(input as string).replace(/^.*\/api/, '');
+    const found = answers[path];
+    const body = JSON.stringify(found ?? { title: 'Not found', status: 404, detail: '' });
+    const status = found === undefined ? 404 : 200;
+    return Promise.resolve({
+      ok: status === 200,
+      status,
+      headers: new Map([['content-type', 'application/json']]) as unknown as Headers,
+      json: () => Promise.resolve(JSON.parse(body) as unknown),
+      text: () => Promise.resolve(body),
+    } as Response);
+  };
+}
+
+/** Whatever was asked of the server, or waits for a part of the page, has come. */
+export async function settled(): Promise<void> {
+  await act(async () => {
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  });
+}
+
+/** Types into the field of that name. */
+export function type(label: string | RegExp, text: string, inside: HTMLElement = document.body): void {
+  fireEvent.change(within(inside).getByLabelText(label), { target: { value: text } });
+}
+
+/** Chooses an answer of the question with that heading, by the word it begins with. */
+export function choose(question: string, answer: string): void {
+  const group = screen.getByRole('radiogroup', { name: question });
+  const [found] = within(group)
+    .getAllByRole('radio')
+    .filter((radio) => (radio.closest('label')?.textContent ?? '').trim().startsWith(answer));
+  if (!found) throw new Error(`no answer ${answer} to ${question}`);
+  fireEvent.click(found);
+}
+
+/** Presses the button of that name. */
+export function press(name: string | RegExp, inside: HTMLElement = document.body): void {
+  fireEvent.click(within(inside).getByRole('button', { name }));
+}
+
+/** What is still open at the station shown, as one text. */
+export function openHere(): string {
+  return screen.queryByRole('region', { name: 'Still open here' })?.textContent ?? '';
+}
