@@ -28,7 +28,8 @@ async function chooseFile(page: Page, file: { name: string; mimeType: string; bu
   await sheet(page).locator('input[type=file]').setInputFiles(file);
 }
 
-for (const dialect of DIALECTS)
+// How each dialect is read is the core's to show; that a browser reads, draws and keeps one is shown by a good one and the worst.
+for (const dialect of DIALECTS.filter((each) => each === 'three-phase' || each === 'nasty'))
   test(`a log is imported: ${dialect}`, async ({ page }) => {
     await signIn(page);
     await newJob(page, `${dialect} Lane`);
@@ -128,29 +129,4 @@ test('files that are no log say why, and nothing is lost', async ({ page }) => {
     await sheet(page).locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer });
     await expect(sheet(page).getByText(says, { exact: false })).toBeVisible();
   }
-});
-
-test('loads are put in quickly: found, pasted, and out and in as a schedule', async ({ page }) => {
-  await signIn(page, 'isla');
-  await newJob(page, '5 Quick Close');
-  await goTo(page, 'Loads');
-  await page.getByLabel('Find an appliance').fill('induction');
-  await page.getByRole('button', { name: 'Induction hob, 7400 W' }).click();
-  await page.getByRole('button', { name: 'Paste lines' }).click();
-  await page.getByLabel('One load a line').fill('3 × 2.4 kW panel heater\nflux capacitor');
-  await expect(page.getByText('no usual appliance has that name', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Add 1 load' }).click();
-  await expect(page.getByRole('heading', { name: '2 loads' })).toBeVisible();
-  const [csv] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Board schedule, CSV' }).click(),
-  ]);
-  await page
-    .getByRole('region', { name: 'Put loads in quickly' })
-    .locator('input[type=file]')
-    .setInputFiles(await csv.path());
-  await expect(page.getByRole('heading', { name: '4 loads' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: '2 loads' })).toBeVisible();
-  await saved(page);
 });

@@ -3,21 +3,6 @@ import type { Page } from '@playwright/test';
 import { choose, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
 import { pdfText } from './pdf';
 
-const SHAPES: readonly [string, readonly string[]][] = [
-  ['One board', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Board']],
-  ['Two boards', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Split block', 'House board', 'Second board']],
-  [
-    'With an outbuilding',
-    ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'House board', 'Outbuilding feeder', 'Outbuilding board'],
-  ],
-  ['Three-phase intake', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Three-phase board']],
-  ['Flat on a switch-fuse', ['Service cable', 'Head', 'Switch-fuse', 'Meter', 'Flat board']],
-  [
-    'With a check meter',
-    ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Split block', 'House board', 'Check meter', 'Annexe board'],
-  ],
-];
-
 /** A picture made in the page itself, as big as asked. */
 async function picture(page: Page, colour: string, width = 800, height = 600): Promise<Buffer> {
   const base64 = await page.evaluate(
@@ -36,32 +21,6 @@ async function picture(page: Page, colour: string, width = 800, height = 600): P
 }
 
 const lineup = (page: Page) => page.getByRole('listbox', { name: 'Supply line-up, from the street' });
-
-test('each starting shape is drawn, one tap each, and undo brings the last one back', async ({ page }) => {
-  await signIn(page);
-  await newJob(page, '1 Shape Street');
-  await goTo(page, 'Line-up');
-  for (const [shape, names] of SHAPES) {
-    const inSheet = page.getByRole('button', { name: 'Start from a shape' });
-    if (await inSheet.isVisible()) await inSheet.click();
-    await page.getByRole('button', { name: new RegExp(`^${shape}`) }).click();
-    const rows = lineup(page).getByRole('option');
-    await expect(rows).toHaveCount(names.length);
-    for (const [at, name] of names.entries()) await expect(rows.nth(at)).toHaveAccessibleName(new RegExp(`^${name},`));
-    await expect(page.getByRole('region', { name: 'Line-up' }).locator('svg').first()).toBeVisible();
-  }
-  await page.getByRole('button', { name: /^Landlord beside flats/ }).click();
-  await expect(lineup(page).getByRole('option')).toHaveCount(24);
-  await expect(lineup(page).getByRole('option', { name: /^Flat 6 board,/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(lineup(page).getByRole('option')).toHaveCount(8);
-  const [svg] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export SVG' }).click(),
-  ]);
-  const drawn = readFileSync(await svg.path(), 'utf8');
-  for (const words of ['<svg', 'Annexe board', '1 Shape Street: supply line-up']) expect(drawn).toContain(words);
-});
 
 test('the weakest link is found, and moved by editing nodes with the keyboard alone', async ({ page }) => {
   await signIn(page, 'tobin');
@@ -232,49 +191,4 @@ test('good and bad pictures: the bad ones say why, the good ones go in, a droppe
       .subarray(0, 2)
       .toString(),
   ).toBe('PK');
-});
-
-test('readings with their instrument, bounds, doubts, and an instrument past its date', async ({ page }) => {
-  await signIn(page);
-  await newJob(page, '6 Reading Road');
-  await goTo(page, 'Intake and cut-out');
-  await page.getByRole('button', { name: 'Voltage' }).click();
-  const value = page.getByLabel('Voltage, V');
-  await expect(value).toBeFocused();
-  await value.fill('abc');
-  await expect(page.getByText('A number, or a bound such as > 999, is expected.')).toBeVisible();
-  await value.fill('263');
-  await expect(page.getByText(/Voltage of 263 V is unlikely/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Taken again, it stands' }).click();
-  await expect(page.getByText(/Voltage of 263 V is unlikely/)).toHaveCount(0);
-  await value.fill('> 260');
-  await expect(page.getByText(/Voltage of > 260 V is unlikely/).first()).toBeVisible();
-  await goTo(page, 'Earthing');
-  await choose(page, 'Arrangement', 'TT');
-  await page.getByRole('button', { name: 'Electrode resistance' }).click();
-  await page.getByLabel('Electrode resistance, Ω').fill('240');
-  await page.getByRole('button', { name: /Instrument/ }).click();
-  await page.getByRole('option', { name: 'Earth electrode tester, EE-9' }).click();
-  await expect(page.getByText('Earth electrode tester, EE-9 was due for calibration on 2026-10-31.')).toBeVisible();
-  await expect(page.getByText(/An electrode of 240 Ω is above 200 Ω/)).toBeVisible();
-  await saved(page);
-});
-
-test('a looped service: signs, both properties together, and the question to the operator', async ({ page }) => {
-  await signIn(page, 'tobin');
-  await newJob(page, '11 Pair Lane');
-  await goTo(page, 'Loads');
-  await page.getByRole('button', { name: 'Gas-heated home', exact: true }).click();
-  await goTo(page, 'Loop');
-  await choose(page, 'Two service cables at the cut-out', 'Seen');
-  await choose(page, 'Loop status', 'Feeds next door');
-  await page.getByRole('button', { name: 'What the shared service may carry: 100 A' }).click();
-  // 67.1 A here and 60 A assumed next door.
-  await expect(page.getByRole('button', { name: /^Together now: 127\.1 A/ })).toBeVisible();
-  await page.getByLabel('Their demand together, each phase').fill('20');
-  await expect(page.getByRole('button', { name: /^Together now: 87\.1 A/ })).toBeVisible();
-  await expect(page.getByText('allow 2 to 6 months from the day it is asked', { exact: false })).toBeVisible();
-  await goTo(page, 'Intake and cut-out');
-  await page.getByRole('button', { name: 'Ask the operator for the fuse rating' }).click();
-  await expect(page.getByLabel('Message')).toHaveValue(/Please tell us the rating of the fuse/);
 });

@@ -232,18 +232,6 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
   });
 });
 
-test('danger holds the job, and comes first', async ({ page }) => {
-  await signIn(page, 'tobin');
-  await newJob(page, '8 Danger Yard');
-  await goTo(page, 'Intake and cut-out');
-  await page.getByRole('button', { name: 'Add a fault' }).click();
-  await choose(page, 'How grave?', 'Make safe now');
-  await expect(page.getByRole('region', { name: 'Gauge' })).toContainText('Hold: make safe');
-  await expect(page.getByText('Stop, keep clear, and phone the operator’s emergency line: 105.')).toBeVisible();
-  await page.getByRole('button', { name: 'Remove this fault' }).click();
-  await expect(page.getByRole('region', { name: 'Gauge' })).toContainText('Ask, then fit');
-});
-
 test('someone who may not sign is told so, and missing items need a reason', async ({ page, browser }) => {
   await signIn(page, 'isla');
   const path = await newJob(page, '5 Unsigned Lane');

@@ -162,7 +162,8 @@ const supplyChange: Rule = ({ survey }) => {
   const chosen = survey.choice?.option;
   const byChoice =
     chosen !== undefined && chosen in ASKED_BY_CHOICE ? (chosen as keyof typeof ASKED_BY_CHOICE) : undefined;
-  const wanted = survey.request.wantedFuseA;
+  // Where no larger one is asked for, the fuse once wanted stands behind a field that is not shown.
+  const wanted = survey.request.fuseUpgrade === false ? undefined : survey.request.wantedFuseA;
   const fuse = survey.request.fuseUpgrade === true || wanted !== undefined;
   const phases = survey.supply.phases !== 3 && survey.proposals.some((proposal) => proposal.phases === 3);
   const asked = [

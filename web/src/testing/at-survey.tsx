@@ -5,7 +5,9 @@ import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { settledSurvey, type Change } from '@keen-gauge/core/testing/settled-survey';
-import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { act, configure, fireEvent, render, screen, within } from '@testing-library/react';
+import { expose } from 'comlink';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
@@ -16,6 +18,7 @@ import { UploadQueue } from '../photos/upload-queue';
 import { StationView } from '../stations/StationView';
 import { SurveyProvider } from '../survey/SurveyContext';
 import { SurveyStore } from '../survey/survey-store';
+import { WHAT_IF, type WhatIf } from '../what-if/reckon';
 
 const JOB: Job = {
   id: 'job-1',
@@ -38,8 +41,35 @@ const ME: Me = {
   maySignOff: true,
   registration: '',
   firm: 'Test Electric',
-  rules: { defaultPackId: gbDefault.id, versions: [], copies: [] } as unknown as Me['rules'],
+  rules: {
+    house: { defaultPackId: gbDefault.id, alwaysAsk: false, areas: [] },
+    packs: [],
+    terms: {},
+    checklists: { lists: [] },
+  } as unknown as Me['rules'],
 };
+
+// The whole page with every message of a missing element is more than anybody reads.
+configure({ getElementError: (message) => new Error(message ?? 'not found') });
+
+const channels: MessagePort[] = [];
+afterAll(() => {
+  for (const port of channels) port.close();
+});
+
+/** Where there are no workers: what they reckon, in this thread, over a channel as theirs. */
+class WorkerHere {
+  constructor() {
+    const { port1, port2 } = new MessageChannel();
+    expose(
+      { reckon: (what: WhatIf, survey: Survey, rules: typeof gbDefault) => WHAT_IF[what](survey, rules) },
+      port2 as unknown as Parameters<typeof expose>[1],
+    );
+    channels.push(port1);
+    return Object.assign(port1, { terminate: () => undefined }) as unknown as WorkerHere;
+  }
+}
+globalThis.Worker = WorkerHere as unknown as typeof Worker;
 
 export interface AtSurvey {
   readonly store: SurveyStore;
@@ -197,3 +227,25 @@ export function press(name: string | RegExp, inside: HTMLElement = document.body
 export function openHere(): string {
   return screen.queryByRole('region', { name: 'Still open here' })?.textContent ?? '';
 }
+
+/** Chooses from a list that opens. */
+export function pick(label: string, option: string | RegExp, inside: HTMLElement = document.body): void {
+  const [button] = within(inside)
+    .getAllByRole('button')
+    .filter((each) => (each.getAttribute('aria-labelledby') ?? '') !== '' && nameOf(each).includes(label));
+  if (!button) throw new Error(`no list called ${label}`);
+  fireEvent.click(button);
+  fireEvent.click(screen.getByRole('option', { name: option }));
+}
+
+/** A list’s name: what is chosen, and what it is called. */
+function nameOf(button: HTMLElement): string {
+  return (button.getAttribute('aria-labelledby') ?? '')
+    .split(' ')
+    .map((id) => document.getElementById(id)?.textContent ?? '')
+    .join(' ')
+    .trim();
+}
+
+/** The region of that name. */
+export const region = (name: string | RegExp): HTMLElement => screen.getByRole('region', { name });
