@@ -1,7 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { choose, expect, goTo, newJob, saved, signIn, test } from './journey';
 
-const lineup = (page: Page): Locator => page.getByRole('listbox', { name: 'Supply line-up, from the street' });
 const gauge = (page: Page): Locator => page.getByRole('region', { name: 'Gauge' });
 
 /** One of a list that opens. */

@@ -2,6 +2,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { JobsPage } from '../jobs/JobsPage';
 import { SignInPage } from './SignInPage';
+import { Boundary } from './Boundary';
 import { GlobalStyle } from './GlobalStyle';
 import { Guarded } from './Guarded';
 import { lazyPart } from '../kit/lazy-part';
@@ -18,21 +19,23 @@ export function App() {
   return (
     <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 4000 }}>
       <GlobalStyle />
-      <BrowserRouter>
-        <Routes>
-          <Route path="/sign-in" element={<SignInPage />} />
-          <Route element={<Guarded />}>
-            <Route path="/" element={<JobsPage />} />
-            <Route path="/diary" element={<DiaryPage />} />
-            <Route path="/firm" element={<FirmPage />} />
-            <Route path="/firm/rules" element={<RulesPage />} />
-            <Route path="/instruments" element={<InstrumentsPage />} />
-            <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
-            <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
-          </Route>
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
-      </BrowserRouter>
+      <Boundary at="">
+        <BrowserRouter>
+          <Routes>
+            <Route path="/sign-in" element={<SignInPage />} />
+            <Route element={<Guarded />}>
+              <Route path="/" element={<JobsPage />} />
+              <Route path="/diary" element={<DiaryPage />} />
+              <Route path="/firm" element={<FirmPage />} />
+              <Route path="/firm/rules" element={<RulesPage />} />
+              <Route path="/instruments" element={<InstrumentsPage />} />
+              <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
+              <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
+            </Route>
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </BrowserRouter>
+      </Boundary>
     </SWRConfig>
   );
 }

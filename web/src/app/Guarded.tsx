@@ -1,7 +1,7 @@
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { useMe } from '../api/me';
 import { Notice } from '../kit/Notice';
-import { PageBoundary } from './PageBoundary';
+import { Boundary } from './Boundary';
 import { Shell } from './Shell';
 import { Waiting } from './Waiting';
 
@@ -23,9 +23,9 @@ export function Guarded() {
     );
   return (
     <Shell me={me}>
-      <PageBoundary at={pathname}>
+      <Boundary at={pathname}>
         <Outlet context={me} />
-      </PageBoundary>
+      </Boundary>
     </Shell>
   );
 }

@@ -3,9 +3,10 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { signOut, useMe, type Me } from '../api/me';
-import { BareButton } from '../kit/Button';
+import { BareButton, Button } from '../kit/Button';
 import { LightSwitch } from './LightSwitch';
 import { Mark } from './Mark';
+import { useNewerVersion } from './newer-version';
 import { ShortcutSheet, useShortcuts } from './shortcuts';
 
 const Bar = styled.header`
@@ -57,6 +58,16 @@ const Wide = styled.span`
   }
 `;
 
+const Newer = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.4rem 1rem;
+  padding: 0.4rem clamp(0.7rem, 2vw, 1.4rem);
+  background: var(--surface);
+  border-bottom: 1px solid var(--line);
+`;
+
 const Skip = styled.a`
   position: absolute;
   left: -100vw;
@@ -74,6 +85,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   const [help, setHelp] = useState(false);
   const navigate = useNavigate();
   const { refresh } = useMe();
+  const newer = useNewerVersion();
   useShortcuts({
     '?': () => {
       setHelp(true);
@@ -120,6 +132,18 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
           <Wide style={{ fontWeight: 500 }}>{me.name}</Wide>
         </BareButton>
       </Bar>
+      {newer && (
+        <Newer role="status" className="no-print">
+          <span>A newer version of Keen Gauge is here. What you typed is kept.</span>
+          <Button
+            onPress={() => {
+              window.location.reload();
+            }}
+          >
+            Load it
+          </Button>
+        </Newer>
+      )}
       {children}
       <ShortcutSheet
         isOpen={help}

@@ -10,6 +10,7 @@ import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { ServerProblem } from '../api/client';
 import { jobNumber, stateWords, useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
+import { Boundary } from '../app/Boundary';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Gauge } from '../gauge/Gauge';
@@ -216,13 +217,15 @@ function SurveyView({
                   Expected: {fault.expected}. Undo or correct it; nothing typed is lost.
                 </Notice>
               ))}
-              {station === 'photos' ? (
-                <PhotosView />
-              ) : station === 'to-look' ? (
-                <LookView />
-              ) : (
-                <StationView station={station} />
-              )}
+              <Boundary at={station} of="part">
+                {station === 'photos' ? (
+                  <PhotosView />
+                ) : station === 'to-look' ? (
+                  <LookView />
+                ) : (
+                  <StationView station={station} />
+                )}
+              </Boundary>
               <Steps aria-label="Stations before and after" className="no-print">
                 {before ? (
                   <StepLink to={`/jobs/${job.id}/${before}`}>

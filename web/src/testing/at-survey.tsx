@@ -66,7 +66,7 @@ class WorkerHere {
       port2 as unknown as Parameters<typeof expose>[1],
     );
     channels.push(port1);
-    return Object.assign(port1, { terminate: () => undefined }) as unknown as WorkerHere;
+    return Object.assign(port1, { terminate: () => undefined });
   }
 }
 globalThis.Worker = WorkerHere as unknown as typeof Worker;
@@ -108,10 +108,16 @@ export async function atSurvey(station: Station, given: Given = {}): Promise<AtS
     '/firm/equipment': { profiles: [] },
     ...given.answers,
   });
-  let show: (station: Station) => void = () => undefined;
+  const standing = new EventTarget();
+  let at = station;
+  const follow = (told: () => void): (() => void) => {
+    standing.addEventListener('moved', told);
+    return () => {
+      standing.removeEventListener('moved', told);
+    };
+  };
   const Here = (): React.JSX.Element => {
-    const [at, setAt] = useState(station);
-    show = setAt;
+    useSyncExternalStore(follow, () => at);
     return <SurveyHere store={store} station={at} job={{ ...JOB, ...given.job }} me={{ ...ME, ...given.me }} />;
   };
   render(
@@ -138,7 +144,8 @@ export async function atSurvey(station: Station, given: Given = {}): Promise<AtS
     assessment: () => assess(store.get().survey, gbDefault),
     goTo: async (next) => {
       await act(async () => {
-        show(next);
+        at = next;
+        standing.dispatchEvent(new Event('moved'));
         await Promise.resolve();
       });
       await screen.findByRole('heading', { level: 1 });
@@ -182,7 +189,7 @@ const NO_UPLOADS: ConstructorParameters<typeof UploadQueue>[2] = {
 /** A server that has these answers and no others. */
 function answering(answers: Readonly<Record<string, unknown>>): typeof fetch {
   return (input) => {
-    const path = String(input as string).replace(/^.*\/api/, '');
+    const path = (input as string).replace(/^.*\/api/, '');
     const found = answers[path];
     const body = JSON.stringify(found ?? { title: 'Not found', status: 404, detail: '' });
     const status = found === undefined ? 404 : 200;

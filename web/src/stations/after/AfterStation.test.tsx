@@ -15,7 +15,7 @@ describe('the station after the job', () => {
     const tests = region(/^Tests of/);
     press('Insulation resistance', tests);
     type('Insulation resistance, MΩ', '> 999', tests);
-    const row = (name: RegExp): string => within(tests).getByRole('row', { name }).textContent ?? '';
+    const row = (name: RegExp): string => within(tests).getByRole('row', { name }).textContent;
     expect(row(/Insulation resistance/)).toContain('Passes');
     press('RCD trip time', tests);
     type('RCD trip time, ms', '340', tests);

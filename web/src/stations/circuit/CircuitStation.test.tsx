@@ -5,7 +5,7 @@ import { atSurvey, openHere, pick, press, region, type } from '../../testing/at-
 describe('the circuit station', () => {
   it('a size that passes says so; a length too long for its drop fails and says which size passes', async () => {
     const { assessment } = await atSurvey('circuit');
-    const status = (): string => within(region(/^Size of the cable/)).getByRole('status').textContent ?? '';
+    const status = (): string => within(region(/^Size of the cable/)).getByRole('status').textContent;
     expect(assessment().circuits[0]?.recorded?.state).toBe('passes');
     type('Length', '95', region('Stretch 1'));
     // 7.3 mV/A/m × 32 A × 95 m = 22.2 V, 9.6 % of 230 V.
@@ -18,9 +18,7 @@ describe('the circuit station', () => {
       changes: [({ proposals }) => delete proposals[0]?.circuit?.sizeMm2],
     });
     const sizes = region(/^Size of the cable/);
-    const smallest = /([\d.]+) mm² is the smallest that passes/.exec(
-      within(sizes).getByRole('status').textContent ?? '',
-    );
+    const smallest = /([\d.]+) mm² is the smallest that passes/.exec(within(sizes).getByRole('status').textContent);
     expect(smallest).not.toBeNull();
     press('Choose 10 mm²', sizes);
     expect(survey().proposals[0]?.circuit?.sizeMm2).toBe(10);

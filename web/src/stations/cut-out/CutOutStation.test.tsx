@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import { atSurvey, choose, openHere, press, type } from '../../testing/at-survey';
 
 const CAUTION = 'Stop, keep clear, and phone the operator’s emergency line: 105.';
-const gauge = (): string => screen.getByRole('region', { name: 'Gauge' }).textContent ?? '';
+const gauge = (): string => screen.getByRole('region', { name: 'Gauge' }).textContent;
 
 describe('the intake station', () => {
   it('a fault to be made safe holds the job and comes first; without it the job goes on', async () => {

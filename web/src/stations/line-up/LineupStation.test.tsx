@@ -22,7 +22,7 @@ const SHAPES: readonly [string, readonly string[]][] = [
 const rows = (): string[] =>
   within(screen.getByRole('listbox', { name: 'Supply line-up, from the street' }))
     .getAllByRole('option')
-    .map((row) => row.textContent ?? '');
+    .map((row) => row.textContent);
 const row = (name: string): HTMLElement => screen.getByRole('option', { name: new RegExp(`^${name},`) });
 
 beforeAll(() => {

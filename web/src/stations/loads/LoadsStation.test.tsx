@@ -2,7 +2,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { atSurvey, choose, openHere, pick, press, region, type } from '../../testing/at-survey';
 
-const gauge = (): string => region('Gauge').textContent ?? '';
+const gauge = (): string => region('Gauge').textContent;
 
 describe('the loads station', () => {
   it('starts from a usual set where nothing is listed, and asks before it replaces a list', async () => {
