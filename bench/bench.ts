@@ -16,6 +16,7 @@ import { benchPhotos } from './photos';
 import { benchHomes } from './homes';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
+import { benchTyping } from './typing';
 
 const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> = {
   assess: benchAssess,
@@ -24,6 +25,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   log: benchLog,
   'log-page': benchLogPage,
   'line-up': benchLineup,
+  typing: benchTyping,
   photos: benchPhotos,
   pack: benchPack,
   options: benchOptions,

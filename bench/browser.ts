@@ -39,3 +39,12 @@ export async function makeJob(page: Page, place: string): Promise<string> {
   if (!made.ok()) throw new Error(`making a job answered ${made.status()}`);
   return id;
 }
+
+/** The id of a demo job, however many others there are. */
+export async function demoJob(page: Page, place: string): Promise<string> {
+  const answer = await page.request.get(`/api/jobs?search=${encodeURIComponent(place)}&page=0`);
+  const { jobs } = (await answer.json()) as { jobs: readonly { readonly id: string }[] };
+  const [job] = jobs;
+  if (!job) throw new Error(`there is no demo job ${place}`);
+  return job.id;
+}

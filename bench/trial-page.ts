@@ -1,11 +1,11 @@
-import { openPage } from './browser';
+import { demoJob, openPage } from './browser';
 import { report } from './report';
 
 /** The trial from the press of its button to its last household-year, in the browser's workers, and the memory it takes. */
 export async function benchTrialPage(base: string): Promise<void> {
   const { page, memoryMb, close } = await openPage(base);
   try {
-    await page.getByRole('link', { name: /Larkrise/ }).click();
+    await page.goto(`/jobs/${await demoJob(page, 'Larkrise')}/place`);
     await page.waitForURL(/\/jobs\//);
     await page.goto(`${/\/jobs\/[0-9a-f-]+/.exec(page.url())?.[0] ?? ''}/charger`);
     const start = page.getByRole('button', { name: 'Play the trial' });

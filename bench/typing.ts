@@ -1,0 +1,70 @@
+import type { Page } from '@playwright/test';
+import { demoJob, openPage } from './browser';
+import { quantile, report } from './report';
+
+const STATIONS = ['place', 'cut-out', 'loop', 'line-up', 'earthing', 'loads', 'charger', 'circuit', 'route', 'after'];
+
+const KEYS = 70;
+
+/** From a key in the first field of a station to the painted frame, and the longest task of the page's own thread meanwhile; in milliseconds. */
+async function typed(page: Page): Promise<{ readonly frames: number[]; readonly longest: number }> {
+  const field = page.locator('main input:not([type=radio], [type=checkbox], [type=file], [type=hidden])').first();
+  await field.waitFor();
+  return field.evaluate(async (element, keys) => {
+    const input = element as HTMLInputElement;
+    const put = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+    const before = input.value;
+    const tasks: number[] = [];
+    const watcher = new PerformanceObserver((list) => {
+      tasks.push(...list.getEntries().map(({ duration }) => duration));
+    });
+    const frames: number[] = [];
+    for (let at = 0; at < keys; at += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 80));
+      // What the first keys compile is not what the next thousand cost.
+      if (at === 10) watcher.observe({ type: 'longtask' });
+      const start = performance.now();
+      put?.set?.call(input, at === keys - 1 ? before : String(40 + (at % 50)));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      // The frame after the one that carries the change has it on the screen.
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
+      frames.push(performance.now() - start);
+    }
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    watcher.disconnect();
+    return { frames: frames.slice(10), longest: Math.max(0, ...tasks) };
+  }, KEYS);
+}
+
+/** Typing at every station of a demo home with everything recorded, beside a page that only sets a field and waits for its frame. */
+export async function benchTyping(base: string): Promise<void> {
+  const { page, close } = await openPage(base);
+  try {
+    await page.goto('/sign-in');
+    const job = await demoJob(page, 'Larkrise');
+    const all: number[] = [];
+    let longest = 0;
+    for (const station of STATIONS) {
+      await page.goto(`/jobs/${job}/${station}`);
+      if (station === 'line-up') await page.getByRole('option').nth(1).click();
+      if (station === 'loads') await page.locator('main li button[aria-expanded=false]').first().click();
+      const { frames, longest: task } = await typed(page);
+      all.push(...frames);
+      longest = Math.max(longest, task);
+      console.log(
+        `  ${station}: median ${quantile(frames, 0.5).toFixed(1)} ms, 95th percentile ${quantile(frames, 0.95).toFixed(1)} ms, longest task ${task.toFixed(0)} ms`,
+      );
+    }
+    report('a key to its painted frame at any station of a home, median', quantile(all, 0.5), 'ms', 16);
+    report('  the same, 95th percentile', quantile(all, 0.95), 'ms', 33);
+    report('  longest task while typing (0: none over 50 ms)', longest, 'ms', 50);
+    await page.goto('about:blank');
+    await page.setContent('<main><input></main>');
+    const { frames } = await typed(page);
+    console.log(
+      `  the same measured on an empty page: median ${quantile(frames, 0.5).toFixed(1)} ms, 95th percentile ${quantile(frames, 0.95).toFixed(1)} ms`,
+    );
+  } finally {
+    await close();
+  }
+}
