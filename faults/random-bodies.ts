@@ -150,10 +150,10 @@ const GOOD: readonly (readonly [path: string, body: object])[] = [
   ],
   ['/firm/checklists', { lists: [{ list: 'labels', items: [{ id: 'a', text: 'x' }] }] }],
   ['/firm/equipment/ID', { name: 'x', ratedA: 32, phases: 1, stepsA: [10, 16], clamps: ['wired'], failSafesA: [0, 6] }],
-  ['/firm/rules/packs/ID', { title: 'x', source: 'x', basedOn: 'gb-default', changes: [] }],
+  ['/firm/rules/own/ID', { title: 'x', source: 'x', basedOn: 'gb-default', changes: [] }],
   [
     '/firm/rules/house',
-    { defaultPackId: 'gb-default', areas: [{ area: '10', packId: 'gb-default' }], alwaysAsk: true },
+    { defaultRulesId: 'gb-default', areas: [{ area: '10', rulesId: 'gb-default' }], alwaysAsk: true },
   ],
   ['/instruments/ID', { name: 'x', serial: 'x', calibrationDue: '2027-01-01', retired: false }],
   [

@@ -17,9 +17,9 @@ const hill: OperatorRules = {
   acceptsLimiting: false,
   changes: [{ term: 'askAboveA', value: 80, source: 'its letter, part 2' }],
 };
-const rules = (house: Partial<HouseRules>, packs: readonly OperatorRules[] = [hill]): FirmRules => ({
+const rules = (house: Partial<HouseRules>, own: readonly OperatorRules[] = [hill]): FirmRules => ({
   house: { ...new HouseRules(), ...house },
-  packs,
+  own,
   terms: new FirmTerms(),
   checklists: new FirmChecklists(),
 });
@@ -28,14 +28,14 @@ const NUMBER = '9700000012340';
 
 describe('which rules a survey is judged by', () => {
   it('are its area’s where the firm has set some, the default otherwise and while the number does not check', () => {
-    const areas = rules({ areas: [{ area: '97', packId: 'hill' }] });
+    const areas = rules({ areas: [{ area: '97', rulesId: 'hill' }] });
     expect(rulesFor(NUMBER, areas).id).toBe('hill');
     expect(rulesFor('9700000012341', areas).id).toBe('gb-default');
     expect(rulesFor(undefined, areas).id).toBe('gb-default');
     expect(rulesFor('9800123456786', areas).id).toBe('gb-default');
   });
   it('fall back to what ships where a set of rules is gone', () => {
-    expect(rulesFor(NUMBER, rules({ defaultPackId: 'gone' }, []))).toBe(gbDefault);
+    expect(rulesFor(NUMBER, rules({ defaultRulesId: 'gone' }, []))).toBe(gbDefault);
   });
   it('ask first under the house rule, whatever the operator’s; the reason says whose rule it is', () => {
     const { route } = assess(settledSurvey(), rulesFor(NUMBER, rules({ alwaysAsk: true })));
@@ -47,7 +47,7 @@ describe('which rules a survey is judged by', () => {
   });
 });
 
-describe('a firm’s own pack', () => {
+describe('a firm’s own rules', () => {
   it('is the one beneath with what it changes, named with both versions wherever it is used', () => {
     const made = toRules(hill);
     expect(made.askAboveA).toEqual({ value: 80, source: 'its letter, part 2' });
@@ -70,7 +70,7 @@ describe('a firm’s own pack', () => {
   });
 });
 
-describe('two packs side by side', () => {
+describe('two sets of rules side by side', () => {
   it('differ in just what was changed', () => {
     const differing = comparePacks(gbDefault, toRules(hill)).filter(({ differs }) => differs);
     expect(differing.map(({ title, one, other }) => [title, one, other])).toEqual([
@@ -78,11 +78,11 @@ describe('two packs side by side', () => {
       ['Maximum demand from which the operator is asked, each phase', '60 A', '80 A'],
     ]);
     const managed = ruleSet('gb-managed-figure');
-    if (!managed) throw new Error('no such pack');
+    if (!managed) throw new Error('no such rules');
     expect(comparePacks(gbDefault, managed).filter(({ differs }) => differs)).toHaveLength(1);
     expect(comparePacks(gbDefault, gbDefault).some(({ differs }) => differs)).toBe(false);
   });
-  it('every figure of the usual pack lies within the bounds it is held to', () => {
+  it('every figure of the usual rules lies within the bounds it is held to', () => {
     for (const { key, least, most } of NUMBER_TERMS) {
       expect(gbDefault[key].value).toBeGreaterThanOrEqual(least);
       expect(gbDefault[key].value).toBeLessThanOrEqual(most);

@@ -37,7 +37,7 @@ export class AreaRules {
   @Matches(/^\d{2}$/, { message: 'the first two digits of a meter point number' }) area: string;
   @IsString({ message: 'the id of a set of rules' })
   @MaxLength(64, { message: 'the id of a set of rules' })
-  packId: string;
+  rulesId: string;
 }
 
 /** What a firm says of its rules as a whole. */
@@ -45,17 +45,17 @@ export class HouseRules {
   /** The rules where no area says otherwise. */
   @IsString({ message: 'the id of a set of rules' })
   @MaxLength(64, { message: 'the id of a set of rules' })
-  defaultPackId: string = 'gb-default';
+  defaultRulesId: string = 'gb-default';
   /** Ask the operator first, whatever the arithmetic says. */
   @YesNo() alwaysAsk?: boolean;
   @ListOf(() => AreaRules, 100) areas: AreaRules[] = [];
 }
 
 /** What is wrong with the figures of a firm's own rules besides their form: out of bounds, twice, or at odds with one another. */
-export function operatorRulesFaults(pack: OperatorRules): Fault[] {
+export function operatorRulesFaults(own: OperatorRules): Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
-  pack.changes.forEach(({ term, value }, index) => {
+  own.changes.forEach(({ term, value }, index) => {
     const path = `$.changes[${index}]`;
     const form = NUMBER_TERMS.find(({ key }) => key === term);
     if (seen.has(term))
@@ -68,7 +68,7 @@ export function operatorRulesFaults(pack: OperatorRules): Fault[] {
         expected: `${form.whole ? 'a whole number' : 'a number'} from ${form.least} to ${form.most} ${form.unit}`,
       });
   });
-  const made = toRules(pack);
+  const made = toRules(own);
   if (made.sureLogDays.value < made.leastLogDays.value)
     faults.push({
       path: '$.changes',

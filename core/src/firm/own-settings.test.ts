@@ -20,11 +20,11 @@ const anything = fc.oneof(
 const MODELS = { FirmTerms, FirmChecklists, HouseRules, OperatorRules, EquipmentProfile };
 
 /** A survey judged under what a firm has set: this is what every save of the firm does. */
-function use({ terms, checklists, house, packs }: Partial<Parameters<typeof rulesFor>[1]>): void {
+function use({ terms, checklists, house, own }: Partial<Parameters<typeof rulesFor>[1]>): void {
   const survey = settledSurvey();
   const rules = rulesFor('1012345678345', {
     house: house ?? new HouseRules(),
-    packs: packs ?? [],
+    own: own ?? [],
     terms: terms ?? new FirmTerms(),
     checklists: checklists ?? new FirmChecklists(),
   });
@@ -74,7 +74,7 @@ describe('what a firm sets for itself', () => {
           basedOn: 'gb-default',
           changes: one,
         });
-        if ('value' in pack && operatorRulesFaults(pack.value).length === 0) use({ packs: [pack.value] });
+        if ('value' in pack && operatorRulesFaults(pack.value).length === 0) use({ own: [pack.value] });
       }),
       { numRuns: lawRuns(400) },
     );

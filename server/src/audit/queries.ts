@@ -18,6 +18,8 @@ export const AUDITED = [
   'hand-in-stopped',
   'attachment-added',
   'checklists-changed',
+  'rules-changed',
+  // As it was called before; the record keeps what it has.
   'rule-pack-changed',
   'house-rules-changed',
   'feed-made',

@@ -114,8 +114,8 @@ const TABLE: Readonly<Record<string, Answers>> = {
   'GET /api/firm/record': ofFirm(),
   'GET /api/firm/record/record.csv': ofFirm(),
   'GET /api/firm/rules': ofFirm(),
-  'GET /api/firm/rules/packs/:packId/versions': ofThing(),
-  'POST /api/firm/rules/packs/:packId': ofThing({ other: EMPTY }),
+  'GET /api/firm/rules/own/:rulesId/versions': ofThing(),
+  'POST /api/firm/rules/own/:rulesId': ofThing({ other: EMPTY }),
   'POST /api/firm/rules/house': ofFirm({ own: bySupervisor }),
   'GET /api/firm/tasks': ofFirm({ own: bySupervisor }),
   'POST /api/firm/tasks/:taskId/again': ofThing({ own: bySupervisor }),
@@ -199,7 +199,7 @@ describe('every address of the application', () => {
     await alan.post(`/api/instruments/${randomUUID()}`).send(instrument).expect(201);
     await olga.post(`/api/firm/equipment/${randomUUID()}`).send({ name: 'x' }).expect(403);
     await alan
-      .post(`/api/firm/rules/packs/${randomUUID()}`)
+      .post(`/api/firm/rules/own/${randomUUID()}`)
       .send({ title: 'x', source: 'x', basedOn: 'gb-default' })
       .expect(403);
     for (const agent of [olga, alan])

@@ -11,9 +11,9 @@ import { invalid, notFound, Problem } from '../http/problem';
 import { mustBeAllowed } from '../people/rights';
 import { askFor } from '../tasks/queue';
 import { triedOnSurveys } from './tried';
-import { addPackVersion, firmRules, packVersions, putHouseRules } from './rules';
+import { addRulesVersion, firmRules, rulesVersions, putHouseRules } from './rules';
 
-/** A firm's rules: its packs in every version, and the house rules. Supervisors change them, all see them. */
+/** A firm's rules: its own in every version, and the house rules. Supervisors change them, all see them. */
 export function ruleRoutes(pool: Pool): Router {
   const router = Router();
 
@@ -21,29 +21,29 @@ export function ruleRoutes(pool: Pool): Router {
     response.json({ rules: await inFirm(pool, askerOf(request), firmRules) });
   });
 
-  router.get('/packs/:packId/versions', async (request, response) => {
-    const id = idParameter(request, 'packId', 'set of rules');
-    const versions = await inFirm(pool, askerOf(request), (db) => packVersions(db, id));
+  router.get('/own/:rulesId/versions', async (request, response) => {
+    const id = idParameter(request, 'rulesId', 'set of rules');
+    const versions = await inFirm(pool, askerOf(request), (db) => rulesVersions(db, id));
     if (versions.length === 0) throw notFound('set of rules');
     response.json({ versions });
   });
 
-  router.post('/packs/:packId', async (request, response) => {
+  router.post('/own/:rulesId', async (request, response) => {
     const asker = askerOf(request);
-    const id = idParameter(request, 'packId', 'set of rules');
+    const id = idParameter(request, 'rulesId', 'set of rules');
     const { version, ...rest } = bodyObject(request.body);
-    const pack = bodyAs(OperatorRules, { ...rest, id });
-    const faults = operatorRulesFaults(pack);
+    const own = bodyAs(OperatorRules, { ...rest, id });
+    const faults = operatorRulesFaults(own);
     if (faults.length > 0) throw invalid(faults);
     const answer = await inFirm(pool, asker, async (db) => {
       await mustBeAllowed(db, asker, 'change-rules');
       return once(db, asker, request, async () => {
-        const [known] = await packVersions(db, id);
+        const [known] = await rulesVersions(db, id);
         // Two people changing it at once: the second is told, not written over.
-        if (known && known.pack.version !== version) throw CHANGED_MEANWHILE;
-        const saved = await addPackVersion(db, asker, id, pack);
+        if (known && known.rules.version !== version) throw CHANGED_MEANWHILE;
+        const saved = await addRulesVersion(db, asker, id, own);
         if (!saved) throw CHANGED_MEANWHILE;
-        await audit(db, asker, null, 'rule-pack-changed', { title: saved.title, version: saved.version, pack: saved });
+        await audit(db, asker, null, 'rules-changed', { title: saved.title, version: saved.version, rules: saved });
         await askFor(db, { firmId: asker.firmId }, 'resummarise', asker.firmId);
         return { rules: await triedOnSurveys(db) };
       });
@@ -77,9 +77,9 @@ const CHANGED_MEANWHILE = new Problem(
 );
 
 /** Refuses house rules that name a set of rules there is not, or an area twice. */
-function mustNameWhatThereIs(house: HouseRules, { packs }: FirmRules): void {
-  const named = [house.defaultPackId, ...house.areas.map(({ packId }) => packId)];
-  const unknown = named.find((id) => rulesById(id, packs) === undefined);
+function mustNameWhatThereIs(house: HouseRules, { own }: FirmRules): void {
+  const named = [house.defaultRulesId, ...house.areas.map(({ rulesId }) => rulesId)];
+  const unknown = named.find((id) => rulesById(id, own) === undefined);
   if (unknown !== undefined)
     throw invalid([{ path: '$', wrong: `names the rules "${unknown}"`, expected: 'one there is' }]);
   if (new Set(house.areas.map(({ area }) => area)).size < house.areas.length)

@@ -1,6 +1,7 @@
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import { FirmChecklists } from '@keen-gauge/core/firm/checklists';
 import { HouseRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rules';
+import { openHouse } from '@keen-gauge/core/firm/stored-house';
 import { FirmTerms } from '@keen-gauge/core/firm/option-terms';
 import type { PoolClient } from 'pg';
 import type { Actor } from '../db/firm-scope';
@@ -8,39 +9,41 @@ import type { Actor } from '../db/firm-scope';
 /** Every rule the firm in scope works to, in one read: saves, sign-offs and clocks all begin with it. */
 export async function firmRules(db: PoolClient): Promise<FirmRules> {
   const found = await db.query<{
-    defaultPackId: string;
-    house: HouseRules | null;
+    defaultRulesId: string;
+    house: unknown;
     terms: FirmTerms | null;
     checklists: FirmChecklists | null;
-    packs: OperatorRules[];
+    own: OperatorRules[];
   }>(
-    `SELECT f.rule_pack_id AS "defaultPackId", h.rules AS house, t.terms, c.checklists,
+    `SELECT f.rule_pack_id AS "defaultRulesId", h.rules AS house, t.terms, c.checklists,
             coalesce((SELECT jsonb_agg(newest.pack ORDER BY newest.pack->>'title')
-                        FROM (SELECT DISTINCT ON (id) pack FROM operator_packs ORDER BY id, version DESC) newest), '[]') AS packs
+                        FROM (SELECT DISTINCT ON (id) pack FROM operator_packs ORDER BY id, version DESC) newest), '[]') AS own
        FROM firms f LEFT JOIN house_rules h ON h.firm_id = f.id LEFT JOIN firm_terms t ON t.firm_id = f.id
             LEFT JOIN firm_checklists c ON c.firm_id = f.id`,
   );
   const [row] = found.rows;
   return {
-    house: row?.house ?? { ...new HouseRules(), defaultPackId: row?.defaultPackId ?? new HouseRules().defaultPackId },
-    packs: row?.packs ?? [],
+    house: row?.house
+      ? openHouse(row.house)
+      : { ...new HouseRules(), defaultRulesId: row?.defaultRulesId ?? new HouseRules().defaultRulesId },
+    own: row?.own ?? [],
     terms: row?.terms ?? new FirmTerms(),
     checklists: row?.checklists ?? new FirmChecklists(),
   };
 }
 
-/** Appends a version of a pack: the first, or one after the newest; undefined where the id is another firm's. */
-export async function addPackVersion(
+/** Appends a version of a firm’s own rules: the first, or one after the newest; undefined where the id is another firm's. */
+export async function addRulesVersion(
   db: PoolClient,
   asker: Actor,
   id: string,
-  pack: OperatorRules,
+  own: OperatorRules,
 ): Promise<OperatorRules | undefined> {
   const newest = await db.query<{ version: number | null }>(
     'SELECT max(version) AS version FROM operator_packs WHERE id = $1',
     [id],
   );
-  const saved = { ...pack, version: (newest.rows[0]?.version ?? 0) + 1 };
+  const saved = { ...own, version: (newest.rows[0]?.version ?? 0) + 1 };
   const added = await db.query(
     `INSERT INTO operator_packs (id, version, firm_id, pack, made_by) VALUES ($1, $2, $3, $4, $5)
      ON CONFLICT (firm_id, id, version) DO NOTHING`,
@@ -49,16 +52,16 @@ export async function addPackVersion(
   return added.rowCount === 1 ? saved : undefined;
 }
 
-export interface PackVersion {
-  readonly pack: OperatorRules;
+export interface RulesVersion {
+  readonly rules: OperatorRules;
   readonly madeBy: string;
   readonly madeAt: Date;
 }
 
-/** Every version of one pack, newest first. */
-export async function packVersions(db: PoolClient, id: string): Promise<PackVersion[]> {
-  const found = await db.query<PackVersion>(
-    `SELECT o.pack, p.name AS "madeBy", o.made_at AS "madeAt"
+/** Every version of one set of a firm’s own rules, newest first. */
+export async function rulesVersions(db: PoolClient, id: string): Promise<RulesVersion[]> {
+  const found = await db.query<RulesVersion>(
+    `SELECT o.pack AS rules, p.name AS "madeBy", o.made_at AS "madeAt"
        FROM operator_packs o JOIN people p ON p.id = o.made_by WHERE o.id = $1 ORDER BY o.version DESC`,
     [id],
   );

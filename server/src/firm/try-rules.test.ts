@@ -7,7 +7,7 @@ import { failsUnder } from './try-rules';
 
 const rules: FirmRules = {
   house: new HouseRules(),
-  packs: [],
+  own: [],
   terms: new FirmTerms(),
   checklists: new FirmChecklists(),
 };

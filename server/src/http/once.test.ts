@@ -16,15 +16,15 @@ const recorded = async (what: string): Promise<number> =>
   ).length;
 
 const pack = { title: 'Ours', source: 'x', basedOn: 'gb-default', changes: [] };
-const packId = randomUUID();
+const rulesId = randomUUID();
 
 describe('a write sent again under its key', () => {
   it.each<[string, string, object, string]>([
     ['terms', '/api/firm/terms', { options: [], bands: [] }, 'terms-changed'],
     ['checklists', '/api/firm/checklists', { lists: [] }, 'checklists-changed'],
     ['equipment', `/api/firm/equipment/${randomUUID()}`, { name: 'x' }, 'equipment-changed'],
-    ['house rules', '/api/firm/rules/house', { defaultPackId: 'gb-default', areas: [] }, 'house-rules-changed'],
-    ['a set of rules', `/api/firm/rules/packs/${packId}`, pack, 'rule-pack-changed'],
+    ['house rules', '/api/firm/rules/house', { defaultRulesId: 'gb-default', areas: [] }, 'house-rules-changed'],
+    ['a set of rules', `/api/firm/rules/own/${rulesId}`, pack, 'rules-changed'],
     ['an address of the diary', '/api/diary/feeds', {}, 'feed-made'],
   ])('%s: is answered the same and done once', async (_what, path, body, what) => {
     const key = randomUUID();

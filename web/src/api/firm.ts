@@ -27,11 +27,11 @@ export const putHouseRules = (house: HouseRules): Promise<{ rules: FirmRules }> 
 export const putChecklists = (checklists: FirmChecklists): Promise<{ rules: FirmRules }> =>
   call('POST', '/firm/checklists', checklists);
 export const putOperatorRules = ({ id, ...pack }: OperatorRules): Promise<{ rules: FirmRules }> =>
-  call('POST', `/firm/rules/packs/${id}`, pack);
+  call('POST', `/firm/rules/own/${id}`, pack);
 
-export function usePackVersions(id: string) {
-  return useSWR<{ versions: { pack: OperatorRules; madeBy: string; madeAt: string }[] }, Error>(
-    `/firm/rules/packs/${id}/versions`,
+export function useRulesVersions(id: string) {
+  return useSWR<{ versions: { rules: OperatorRules; madeBy: string; madeAt: string }[] }, Error>(
+    `/firm/rules/own/${id}/versions`,
     fetcher,
   );
 }

@@ -42,10 +42,11 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Equipment “${of('name')}” ${details['retired'] === true ? 'offered no more' : 'set'}`;
     case 'terms-changed':
       return 'What the options cost was set';
+    case 'rules-changed':
     case 'rule-pack-changed':
       return `Rules “${of('title')}” saved as version ${of('version')}`;
     case 'house-rules-changed':
-      return `Rules set: ${of('defaultPackId')}${details['alwaysAsk'] === true ? ', always ask first' : ''}${areasText(details['areas'])}`;
+      return `Rules set: ${of('defaultRulesId') || of('defaultPackId')}${details['alwaysAsk'] === true ? ', always ask first' : ''}${areasText(details['areas'])}`;
     case 'checklists-changed':
       return 'Checklists set';
     case 'hand-in-asked':
@@ -69,8 +70,9 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
 
 function areasText(areas: unknown): string {
   if (!Array.isArray(areas) || areas.length === 0) return '';
-  const each = (areas as { area?: unknown; packId?: unknown }[]).map(
-    ({ area, packId }) => `${text(area)} ${text(packId)}`,
+  const each = (areas as { area?: unknown; rulesId?: unknown; packId?: unknown }[]).map(
+    // Entries of before name it as it was called then.
+    ({ area, rulesId, packId }) => `${text(area)} ${text(rulesId ?? packId)}`,
   );
   return `; areas ${each.join(', ')}`;
 }

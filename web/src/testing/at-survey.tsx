@@ -42,8 +42,8 @@ const ME: Me = {
   registration: '',
   firm: 'Test Electric',
   rules: {
-    house: { defaultPackId: gbDefault.id, alwaysAsk: false, areas: [] },
-    packs: [],
+    house: { defaultRulesId: gbDefault.id, alwaysAsk: false, areas: [] },
+    own: [],
     terms: {},
     checklists: { lists: [] },
   } as unknown as Me['rules'],

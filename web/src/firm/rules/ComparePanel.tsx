@@ -6,12 +6,12 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { Table } from '../../kit/Table';
-import { ruleSetList, packOptions } from './rule-sets';
+import { ruleSetList, rulesOptions } from './rule-sets';
 
 /** Two sets of rules side by side, with the source of every figure; what differs is marked by a word, not by colour alone. */
 export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
   const sets = ruleSetList(rules);
-  const [oneId, setOne] = useState(rules.house.defaultPackId);
+  const [oneId, setOne] = useState(rules.house.defaultRulesId);
   const [otherId, setOther] = useState(sets.find(({ id }) => id !== oneId)?.id ?? oneId);
   const [shown, setShown] = useState<'all' | 'differs'>('all');
   const [one, other] = [sets.find(({ id }) => id === oneId), sets.find(({ id }) => id === otherId)];
@@ -21,8 +21,8 @@ export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
     <Panel aria-label="Two sets of rules side by side">
       <h2>Two sets of rules side by side</h2>
       <FieldGrid>
-        <Select label="One" value={oneId} options={packOptions(rules)} onChange={setOne} />
-        <Select label="The other" value={otherId} options={packOptions(rules)} onChange={setOther} />
+        <Select label="One" value={oneId} options={rulesOptions(rules)} onChange={setOne} />
+        <Select label="The other" value={otherId} options={rulesOptions(rules)} onChange={setOther} />
       </FieldGrid>
       <Choice
         label="Which lines"

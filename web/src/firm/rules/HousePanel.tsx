@@ -11,7 +11,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { TextInput } from '../../kit/TextInput';
-import { packOptions } from './rule-sets';
+import { rulesOptions } from './rule-sets';
 
 interface Props {
   readonly rules: FirmRules;
@@ -24,7 +24,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
   const [house, setHouse] = useState(rules.house);
   const [area, setArea] = useState('');
   const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
-  const options = packOptions(rules);
+  const options = rulesOptions(rules);
   const known = /^\d{2}$/.test(area) && !house.areas.some((each) => each.area === area);
   const save = async (): Promise<void> => {
     try {
@@ -40,10 +40,10 @@ export function HousePanel({ rules, may, onChanged }: Props) {
       <FieldGrid>
         <Select
           label="Everywhere, unless an area says otherwise"
-          value={house.defaultPackId}
+          value={house.defaultRulesId}
           options={options}
-          onChange={(defaultPackId) => {
-            setHouse({ ...house, defaultPackId });
+          onChange={(defaultRulesId) => {
+            setHouse({ ...house, defaultRulesId });
           }}
         />
       </FieldGrid>
@@ -59,17 +59,17 @@ export function HousePanel({ rules, may, onChanged }: Props) {
           setHouse({ ...house, alwaysAsk: answer === 'yes' });
         }}
       />
-      {house.areas.map(({ area: code, packId }) => (
+      {house.areas.map(({ area: code, rulesId }) => (
         <Row key={code} role="group" aria-label={`Area ${code}`} style={{ alignItems: 'end' }}>
           <span style={{ minWidth: '20rem', flex: 1 }}>
             <Select
               label={`Area ${code}: ${areaName(code)}`}
-              value={packId}
+              value={rulesId}
               options={options}
               onChange={(next) => {
                 setHouse({
                   ...house,
-                  areas: house.areas.map((each) => (each.area === code ? { area: code, packId: next } : each)),
+                  areas: house.areas.map((each) => (each.area === code ? { area: code, rulesId: next } : each)),
                 });
               }}
             />
@@ -104,7 +104,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
             <Button
               isDisabled={!known}
               onPress={() => {
-                setHouse({ ...house, areas: [...house.areas, { area, packId: house.defaultPackId }] });
+                setHouse({ ...house, areas: [...house.areas, { area, rulesId: house.defaultRulesId }] });
                 setArea('');
               }}
             >

@@ -3,7 +3,7 @@ import { toRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rule
 import { RULE_SETS } from '@keen-gauge/core/rules/catalogue';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import { useState } from 'react';
-import { putOperatorRules, usePackVersions } from '../../api/firm';
+import { putOperatorRules, useRulesVersions } from '../../api/firm';
 import { problemWords } from '../../api/problem-words';
 import { BareButton, Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
@@ -52,7 +52,7 @@ export function RuleSetsPanel({ rules, may, onChanged }: Props) {
           )}
         </Line>
       ))}
-      {rules.packs.map((own) => (
+      {rules.own.map((own) => (
         <Line
           key={own.id}
           rules={toRules(own)}
@@ -134,11 +134,11 @@ function Line({
 }
 
 function Versions({ id }: { readonly id: string }) {
-  const { data, error } = usePackVersions(id);
+  const { data, error } = useRulesVersions(id);
   if (error && !data) return <Notice kind="act" title="The versions could not be loaded." />;
   return (
     <ol style={{ margin: 0 }} reversed>
-      {data?.versions.map(({ pack: written, madeBy, madeAt }) => (
+      {data?.versions.map(({ rules: written, madeBy, madeAt }) => (
         <li key={written.version}>
           Version {written.version}, {madeBy},{' '}
           {new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(madeAt))}:{' '}

@@ -4,10 +4,10 @@ import { RULE_SETS } from '@keen-gauge/core/rules/catalogue';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 
 /** Every set of rules there is to choose from: those that ship and the firm's own, without those it offers no more and that hold nowhere. */
-export function ruleSetList({ packs, house }: FirmRules): Rules[] {
-  const held = new Set([house.defaultPackId, ...house.areas.map(({ packId }) => packId)]);
-  return [...RULE_SETS, ...packs.filter(({ id, retired }) => !retired || held.has(id)).map(toRules)];
+export function ruleSetList({ own, house }: FirmRules): Rules[] {
+  const held = new Set([house.defaultRulesId, ...house.areas.map(({ rulesId }) => rulesId)]);
+  return [...RULE_SETS, ...own.filter(({ id, retired }) => !retired || held.has(id)).map(toRules)];
 }
 
-export const packOptions = (rules: FirmRules): { readonly value: string; readonly label: string }[] =>
+export const rulesOptions = (rules: FirmRules): { readonly value: string; readonly label: string }[] =>
   ruleSetList(rules).map(({ id, title }) => ({ value: id, label: title }));
