@@ -57,7 +57,7 @@ describe('a client’s mistake is told as one', () => {
     '/api/firm/terms',
     '/api/firm/checklists',
     `/api/firm/equipment/${randomUUID()}`,
-    `/api/firm/rules/packs/${randomUUID()}`,
+    `/api/firm/rules/own/${randomUUID()}`,
     '/api/firm/rules/house',
     `/api/instruments/${randomUUID()}`,
     `/api/log-mappings/${'a'.repeat(64)}`,
