@@ -247,3 +247,20 @@ describe('a feeder to an outbuilding', () => {
     expect(made.circuits[0]?.recorded?.loop.value).toBeCloseTo(0.7176, 4);
   });
 });
+
+describe('the charger’s own circuit behind a feeder', () => {
+  /** The winch of 4 A and the charger held to so much, its own circuit so many metres of 6 mm². */
+  const held = (lengthM: number): string => {
+    const made = boathouse({}, 4, ({ proposals }) => {
+      for (const segment of proposals[0]?.circuit?.segments ?? []) segment.lengthM = lengthM;
+    });
+    return made.feeders[0]?.answers.find(({ kind }) => kind === 'hold')?.says ?? '';
+  };
+  it('adds what it drops at the current it is held to: 18 × 14 × 40 = 10.08 V, 4.38 %, and 7.3 × 10 × 5 = 0.37 V, 0.16 %', () => {
+    expect(held(0)).toContain('4.38 % volt drop at its end');
+    expect(held(5)).toContain('4.54 % volt drop at its end');
+  });
+  it('too long a one lowers what it may be held to', () => {
+    expect(held(5)).not.toBe(held(60));
+  });
+});
