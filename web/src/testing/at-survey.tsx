@@ -10,6 +10,7 @@ import { expose } from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
+import { StyleSheetManager } from 'styled-components';
 import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
@@ -121,15 +122,18 @@ export async function atSurvey(station: Station, given: Given = {}): Promise<AtS
     return <SurveyHere store={store} station={at} job={{ ...JOB, ...given.job }} me={{ ...ME, ...given.me }} />;
   };
   render(
-    <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
-      <MemoryRouter initialEntries={[`/jobs/${JOB.id}/${station}`]}>
-        <Routes>
-          <Route element={<Outlet context={{ ...ME, ...given.me }} />}>
-            <Route path="*" element={<Here />} />
-          </Route>
-        </Routes>
-      </MemoryRouter>
-    </SWRConfig>,
+    // Nothing is laid out here: styles that are put into no document are not worked out for every element that is looked for.
+    <StyleSheetManager target={document.createElement('div')}>
+      <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
+        <MemoryRouter initialEntries={[`/jobs/${JOB.id}/${station}`]}>
+          <Routes>
+            <Route element={<Outlet context={{ ...ME, ...given.me }} />}>
+              <Route path="*" element={<Here />} />
+            </Route>
+          </Routes>
+        </MemoryRouter>
+      </SWRConfig>
+    </StyleSheetManager>,
   );
   await screen.findByRole('heading', { level: 1 });
   await settled();
