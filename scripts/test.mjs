@@ -91,16 +91,16 @@ async function main() {
         'standins',
       ]) && checks;
     checks = run('types', ['scripts/types.mjs']) && checks;
-    // Beside the suites as well: mostly they wait, for databases that are gone and servers that are killed.
-    const trouble = [
-      run('faults, in short', ['scripts/faults.mjs', '--short']),
-      run('random bodies, in short', ['scripts/fuzz.mjs', '--short']),
-    ];
     const jest = countsOf(await suites(), jestReport, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
       passed: numPassedTests,
       // A suite that could not even be loaded has no tests to count.
       failed: numFailedTests > 0 ? numFailedTests : numFailedTestSuites,
     }));
+    // Alone, since both want to be the only trouble there is.
+    const trouble = [
+      run('faults, in short', ['scripts/faults.mjs', '--short']),
+      run('random bodies, in short', ['scripts/fuzz.mjs', '--short']),
+    ];
     const browser = await journeys(database.url);
     const count = (good) => trouble.filter((each) => each === good).length;
     const passed = jest.passed + browser.passed + count(true);

@@ -29,6 +29,17 @@ function bytes(download: unknown, done: (error: Error | null, body: Buffer) => v
   });
 }
 
+/** A file of a pack; as long as it is being made, asked for again as whoever wants it would. */
+async function onceMade(path: string): Promise<Buffer> {
+  for (;;) {
+    const answer = await anna.get(path).buffer().parse(bytes);
+    if (answer.status !== 503) {
+      expect(answer.status).toBe(200);
+      return answer.body as Buffer;
+    }
+  }
+}
+
 describe('signing off', () => {
   it('is for those who may', async () => {
     const refused = await sign(await bench.as('alan@a.example'), { revisionId: job.revisionId, reason: 'x' }).expect(
@@ -104,13 +115,7 @@ describe('signing off', () => {
 
   it('makes a tagged PDF in our own fonts', async () => {
     const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string }[] };
-    const pdf = (
-      await anna
-        .get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`)
-        .buffer()
-        .parse(bytes)
-        .expect(200)
-    ).body as Buffer;
+    const pdf = await onceMade(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`);
     const text = pdf.toString('latin1');
     expect(text.slice(0, 8)).toBe('%PDF-1.7');
     expect(text).toContain('/MarkInfo');
@@ -137,13 +142,7 @@ describe('signing off', () => {
   it('is fixed at once; its files follow, each stored once and the same however often they are made', async () => {
     const { packs } = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { id: string; made: boolean }[] };
     const id = packs[0]?.id ?? '';
-    const zip = (): Promise<Buffer> =>
-      anna
-        .get(`/api/packs/${id}/pack.zip`)
-        .buffer()
-        .parse(bytes)
-        .expect(200)
-        .then(({ body }) => body as Buffer);
+    const zip = (): Promise<Buffer> => onceMade(`/api/packs/${id}/pack.zip`);
     const first = await zip();
     await bench.owner.query('DELETE FROM pack_files WHERE pack_id = $1', [id]);
     const listed = (await anna.get(`/api/jobs/${job.id}/packs`)).body as { packs: { made: boolean }[] };
