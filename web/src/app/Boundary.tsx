@@ -52,7 +52,7 @@ export class Boundary extends Component<Props, State> {
               window.location.reload();
             }}
           >
-            Load the page anew
+            Reload the page
           </Button>
         </Row>
       </Notice>

@@ -1,35 +1,19 @@
+import { readRows } from '../../testing/log-rows';
 import { analyseLog } from './analyse';
 import { traceOf } from './downsample';
 import { guessMapping } from './guess';
 import type { LogMapping } from './mapping';
-import { LogReader } from './read-log';
 import type { LogSeries } from './series';
 import { measurementOf } from './summary';
 
 /** Hand-computed cases of docs/methods/measured-demand.md: what is left out, what stands still, what is kept. */
 const FROM = Date.parse('2026-01-05T00:00:00Z') / 1000;
 
-function read(values: readonly (readonly (number | string)[])[], mapping: Partial<LogMapping> = {}): LogSeries {
-  const reader = new LogReader(
-    {
-      layout: 'long',
-      skipRows: 0,
-      timeColumns: [0],
-      timeFormat: 'year-first',
-      zone: 'utc',
-      values: [{ column: 1, phase: 'L1' }],
-      unit: 'A',
-      accumulating: false,
-      decimal: '.',
-      ...mapping,
-    },
-    230,
-  );
-  reader.add(
+const read = (values: readonly (readonly (number | string)[])[], mapping: Partial<LogMapping> = {}): LogSeries =>
+  readRows(
     values.map((cells, at) => [new Date((FROM + at * 60) * 1000).toISOString(), ...cells.map((cell) => String(cell))]),
+    mapping,
   );
-  return reader.finish();
-}
 const one = (...values: readonly (number | string)[]): LogSeries => read(values.map((value) => [value]));
 
 describe('what stands still in a log of minutes', () => {

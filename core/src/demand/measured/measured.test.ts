@@ -5,29 +5,9 @@ import { traceOf } from './downsample';
 import { bootstrapInterval, fitGumbel, returnLevel, seeded } from './gumbel';
 import { guessMapping } from './guess';
 import type { LogMapping } from './mapping';
-import { LogReader } from './read-log';
-import type { LogSeries } from './series';
+
 import { lawRuns } from '../../testing/law-runs';
-
-const VOLTS = 230;
-
-const plain: LogMapping = {
-  layout: 'long',
-  skipRows: 0,
-  timeColumns: [0],
-  timeFormat: 'year-first',
-  zone: 'utc',
-  values: [{ column: 1, phase: 'L1' }],
-  unit: 'A',
-  accumulating: false,
-  decimal: '.',
-};
-
-function read(rows: readonly (readonly string[])[], mapping: Partial<LogMapping> = {}): LogSeries {
-  const reader = new LogReader({ ...plain, ...mapping }, VOLTS);
-  reader.add(rows);
-  return reader.finish();
-}
+import { readRows } from '../../testing/log-rows';
 
 /** A reading every so many seconds from the start of 2026, as a log would have it. */
 function rows(values: readonly number[], everyS: number, fromIso = '2026-01-05T00:00:00Z'): string[][] {
@@ -35,7 +15,7 @@ function rows(values: readonly number[], everyS: number, fromIso = '2026-01-05T0
   return values.map((value, at) => [new Date(from + at * everyS * 1000).toISOString(), String(value)]);
 }
 
-const analysed = (values: readonly number[], everyS: number): LogAnalysis => analyseLog(read(rows(values, everyS)));
+const analysed = (values: readonly number[], everyS: number): LogAnalysis => analyseLog(readRows(rows(values, everyS)));
 
 describe('a number cell', () => {
   it.each<[string, '.' | ',', number]>([
@@ -144,7 +124,7 @@ describe('the clocks', () => {
 describe('reading a log', () => {
   it('turns every unit into amperes at 230 V', () => {
     const amperes = (unit: LogMapping['unit'], value: string): number | undefined =>
-      read(
+      readRows(
         [
           ['2026-01-05T00:00Z', value],
           ['2026-01-05T00:30Z', value],
@@ -164,7 +144,7 @@ describe('reading a log', () => {
   });
 
   it('reads a register by its differences', () => {
-    const series = read(
+    const series = readRows(
       [
         ['2026-01-05T00:00Z', '100.0'],
         ['2026-01-05T01:00Z', '102.3'],
@@ -178,7 +158,7 @@ describe('reading a log', () => {
   });
 
   it('counts what is wrong and repairs none of it', () => {
-    const series = read([
+    const series = readRows([
       ['2026-01-05T00:00Z', '1'],
       ['2026-01-05T00:01Z', '-4'],
       ['2026-01-05T00:01Z', '2'],
@@ -216,12 +196,12 @@ describe('reading a log', () => {
   });
 
   it('sees a reading that never moves', () => {
-    expect(read(rows(Array(10 * 60).fill(7) as number[], 60)).faults.stuck).toBe(1);
-    expect(read(rows(Array(10 * 60).fill(0) as number[], 60)).faults.stuck).toBe(0);
+    expect(readRows(rows(Array(10 * 60).fill(7) as number[], 60)).faults.stuck).toBe(1);
+    expect(readRows(rows(Array(10 * 60).fill(0) as number[], 60)).faults.stuck).toBe(0);
   });
 
   it('reads a row a day', () => {
-    const series = read(
+    const series = readRows(
       [
         ['05/01/2026', '1', '2'],
         ['06/01/2026', '3', '4'],
@@ -349,7 +329,7 @@ describe('the figures of a log', () => {
 
   it('count what is missing as missing, never as nought', () => {
     const gap = rows(values, 60).filter((_row, at) => at < 40 || at >= 100);
-    const made = analyseLog(read(gap));
+    const made = analyseLog(readRows(gap));
     expect(made.coverage).toBeCloseTo(0.5, 2);
     expect(made.phases.L1?.mean30A).toBeCloseTo(10, 4);
     expect(made.phases.L1?.medianA).toBe(10);

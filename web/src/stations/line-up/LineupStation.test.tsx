@@ -2,7 +2,7 @@
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import { nodeOf } from '@keen-gauge/core/testing/settled-survey';
 import { fireEvent, screen, within } from '@testing-library/react';
-import { atSurvey, press, type } from '../../testing/at-survey';
+import { atSurvey, press, region, type } from '../../testing/at-survey';
 
 const SHAPES: readonly [string, readonly string[]][] = [
   ['One board', ['Service cable', 'Cut-out', 'Meter', 'Isolator', 'Board']],
@@ -85,16 +85,21 @@ describe('the line-up station', () => {
     expect(survey().supply.nodes).toHaveLength(5);
   });
 
-  it('what the record settles of a node’s checks says so, and the others are taken together as assumed', async () => {
-    const { survey } = await atSurvey('line-up', {
-      changes: [({ supply }) => supply.nodes.forEach((node) => delete node.checks)],
-    });
+  it('what the record settles of a node’s checks says so', async () => {
+    await atSurvey('line-up');
     fireEvent.click(row('Isolator'));
-    const checks = screen.queryByRole('region', { name: 'Checks' });
-    expect(checks).not.toBeNull();
-    const all = within(checks as HTMLElement).queryByRole('button', { name: /^Take the other \d+ as fine/ });
-    if (all) fireEvent.click(all);
-    for (const { assumed } of survey().supply.nodes.find(({ id }) => id === 'isolator')?.checks ?? [])
-      expect(assumed).toBe(true);
+    expect(region('Checks').textContent).toContain(
+      'Does the isolator’s rating suit the fuse before it? The record says so.',
+    );
+  });
+
+  it('what nobody looked at singly is taken together, and stays known as assumed', async () => {
+    const { survey } = await atSurvey('line-up', { survey: blankSurvey() });
+    fireEvent.click(row('Board'));
+    press(/^Take the other \d+ as fine, not looked at singly$/, region('Checks'));
+    const answers = survey().supply.nodes.find(({ kind }) => kind === 'board')?.checks ?? [];
+    expect(answers.length).toBeGreaterThan(1);
+    expect(answers.every(({ answer, assumed }) => answer === 'fine' && assumed === true)).toBe(true);
+    expect(region('Checks').textContent).not.toContain('Take the other');
   });
 });
