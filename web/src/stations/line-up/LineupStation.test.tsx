@@ -94,7 +94,20 @@ describe('the line-up station', () => {
   });
 
   it('what nobody looked at singly is taken together, and stays known as assumed', async () => {
-    const { survey } = await atSurvey('line-up', { survey: blankSurvey() });
+    const { survey } = await atSurvey('line-up', {
+      changes: [
+        (of) => {
+          const {
+            spareWays: _ways,
+            acceptsNewDevice: _device,
+            enclosure: _box,
+            place: _place,
+            ...bare
+          } = nodeOf(of, 'board');
+          of.supply.nodes = of.supply.nodes.map((node) => (node.id === 'board' ? bare : node));
+        },
+      ],
+    });
     fireEvent.click(row('Board'));
     press(/^Take the other \d+ as fine, not looked at singly$/, region('Checks'));
     const answers = survey().supply.nodes.find(({ kind }) => kind === 'board')?.checks ?? [];
