@@ -1,6 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
-import { report } from '../api/report';
+import { brought } from './brought';
 import type { Unsaved } from './survey-store';
 
 /**
@@ -89,15 +88,7 @@ export async function leftBehind(personId: string, jobId: string, ownTabId: stri
   const entries = await (await database()).getAllFromIndex('unsaved', 'job', [personId, jobId]);
   const { held = [] } = await navigator.locks.query();
   const alive = new Set(held.map(({ name }) => name));
-  return entries.filter((entry) => entry.tabId === ownTabId || !alive.has(lockName(entry.tabId))).flatMap(brought);
-}
-
-/** What was kept, its documents brought to the present. One that can be read no more stays where it is, and is told: nothing typed is thrown away. */
-function brought(entry: Kept): Kept[] {
-  try {
-    return [{ ...entry, base: openStored(entry.base), document: openStored(entry.document) }];
-  } catch (error) {
-    report('error', error);
-    return [];
-  }
+  return entries
+    .filter((entry) => entry.tabId === ownTabId || !alive.has(lockName(entry.tabId)))
+    .flatMap((entry) => brought(entry) ?? []);
 }
