@@ -32,6 +32,7 @@ import { limitedNodes, type Limited } from './nodes/limited-nodes';
 import { besideOn } from './nodes/neighbours';
 import { nodeDemands, type NodeDemand } from './nodes/node-demand';
 import { overloadAt } from './nodes/overload';
+import { withPutOff } from './questions/put-off';
 import type { QuestionFacts } from './questions/question';
 import { askFinding, openQuestions } from './questions/register';
 import { routeOf } from './route/route';
@@ -76,7 +77,7 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
   const over = step('over', { nodes, holds: limiter.holds }, (facts) =>
     each(`over, limiter ${facts.holds ?? 'not known'}`, facts.nodes, (node) => overloadAt(node, facts.holds)).flat(),
   );
-  const open = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
+  const unchecked = step('open checks', { survey, tree, checks }, (facts) => openChecks(facts, facts.checks));
 
   // Everything that findings, questions and verdicts are made from, in one record: each step notes what it looks at.
   const known: Known = {
@@ -89,7 +90,7 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
     loop,
     shared,
     outcomes: checks,
-    checks: open,
+    checks: unchecked,
     earth,
     earthing,
     measured,
@@ -109,7 +110,8 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
     'statements',
     FINDERS.map(([name, find]) => step(name, known, find)),
   );
-  const questions = openQuestions(known, steps);
+  const open = openQuestions(known, steps);
+  const questions = step('put off', { open, putOff: survey.putOff }, (facts) => withPutOff(facts.open, facts.putOff));
   const asked = step('asked', { questions }, (facts) => facts.questions.filter(({ taken }) => taken === undefined));
   const verdicts = verdictsOf(known, { statements, asked }, steps);
   const findings = step('findings', { statements, asked }, (facts) =>

@@ -33,26 +33,45 @@ const LAST = [
 /** Every open question somebody is asked, each at the stop where it is settled; stops with nothing open are left out. */
 export function lookList(survey: Survey, { questions }: Assessment): LookStop[] {
   const tree = supplyTree(survey);
-  const boards = tree.nodes
-    .filter(({ node }) => node.kind === 'board')
-    .map(({ node }) => [`board ${node.id}`, `At ${node.label ?? 'the board'}`] as const);
+  const asked = questions.filter(({ taken }) => taken === undefined);
+  return gathered([...FIRST, ...boardStops(tree), ...LAST], asked, (question) =>
+    question.askOf === 'customer' || question.askOf === 'operator'
+      ? question.askOf
+      : standingPlace(question, survey, tree),
+  );
+}
+
+/** A stop’s id and what it is called. */
+export type NamedStop = readonly [id: string, name: string];
+
+/** The stops in their order, each with its questions; those with none are left out. */
+export function gathered(
+  order: readonly NamedStop[],
+  questions: readonly Question[],
+  stopOf: (question: Question) => string,
+): LookStop[] {
   const stops = new Map<string, Question[]>();
   for (const question of questions) {
-    if (question.taken !== undefined) continue;
-    const stop = stopOf(question, survey, tree);
+    const stop = stopOf(question);
     const here = stops.get(stop);
     if (here) here.push(question);
     else stops.set(stop, [question]);
   }
-  return [...FIRST, ...boards, ...LAST].flatMap(([id, name]) => {
+  return order.flatMap(([id, name]) => {
     const here = stops.get(id);
     return here ? [{ id, name, questions: here }] : [];
   });
 }
 
-/** Where a question is settled: with the one who knows, at its own stop, or at the part of the supply it is about. */
-function stopOf({ askOf, stop, subjectId }: Question, survey: Survey, tree: SupplyTree): string {
-  if (askOf === 'customer' || askOf === 'operator') return askOf;
+/** The boards in the order of the tree, as stops. */
+export function boardStops(tree: SupplyTree): NamedStop[] {
+  return tree.nodes
+    .filter(({ node }) => node.kind === 'board')
+    .map(({ node }) => [`board ${node.id}`, `At ${node.label ?? 'the board'}`] as const);
+}
+
+/** Where one stands to settle a question: at its own stop, or at the part of the supply it is about. */
+export function standingPlace({ stop, subjectId }: Question, survey: Survey, tree: SupplyTree): string {
   if (stop !== 'part') return stop;
   const proposal = survey.proposals.find(({ id }) => id === subjectId);
   if (proposal) return boardStop(proposal.nodeId, tree);

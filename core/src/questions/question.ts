@@ -16,6 +16,7 @@ import type { Rules } from '../rules/rules';
 import type { FieldPath } from '../survey/schema/field-path';
 import type { Load } from '../survey/load';
 import type { Survey } from '../survey/survey';
+import type { PutOffTo } from '../survey/put-off';
 import type { Basis, Check } from '../survey/words/words';
 import type { SupplyTree } from '../tree/supply-tree';
 import type { Step } from '../worked';
@@ -102,6 +103,8 @@ export interface EntryWords {
 
 /** An entry of the register open on a survey. */
 export interface Question extends EntryWords, Open {
+  /** Passed over on site: whom to ask instead, or that it could not be seen. */
+  readonly putOff?: PutOffTo;
   readonly field: FieldPath;
   readonly askOf: AskOf;
   readonly station: Station;

@@ -10,6 +10,7 @@ import { Measurement } from './measurement';
 import { Photo } from './photo';
 import { Place } from './place';
 import { Proposal, SupplyRequest } from './proposal';
+import { PutOff } from './put-off';
 import { Reading } from './reading';
 import { Supply } from './supply';
 import { TrialRecord } from './trial';
@@ -51,5 +52,7 @@ export class Survey {
   @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
   @Part(() => AfterJob) after?: AfterJob;
+  /** Questions passed over on site; the last entry of a question counts. */
+  @ListOf(() => PutOff, 300) putOff?: PutOff[];
   @Text(5000) notes?: string;
 }

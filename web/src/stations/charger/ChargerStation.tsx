@@ -5,11 +5,12 @@ import { MenuButton } from '../../kit/MenuButton';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { TrialPanel } from '../../trial/TrialPanel';
-import { At, BoundCode, freshId } from '../bound';
+import { At, freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { OptionsPanel } from './OptionsPanel';
 import { OtherPanel } from './OtherPanel';
 import { ProposalPanel } from './ProposalPanel';
+import { Field } from '../../fields/Field';
 
 const OTHERS = PROPOSAL_KINDS.filter((kind) => kind !== 'vehicle-charger').map((value) => ({
   value,
@@ -40,16 +41,7 @@ export default function ChargerStation() {
               : 'No new equipment yet.'}
           </p>
           <AddButtons />
-          <BoundCode
-            path={['request', 'upgradeOnly']}
-            label="Or is only the supply to be changed?"
-            help="What is asked for goes in at the route."
-            tile="6rem"
-            codes={[
-              { value: true, label: 'Yes' },
-              { value: false, label: 'No' },
-            ]}
-          />
+          <Field path={['request', 'upgradeOnly']} />
         </Panel>
       ) : (
         <AddButtons />

@@ -8,8 +8,9 @@ import { FieldGrid } from '../../kit/fields';
 import { Row, Stack } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundNumber, freshId } from '../bound';
+import { BoundNumber, freshId } from '../bound';
 import { ClampPlace } from './ClampPlace';
+import { Field } from '../../fields/Field';
 
 /** Clamp management: where the clamps sit, what they are held to, what happens when one is lost. */
 export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -31,17 +32,8 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         }}
       />
       <FieldGrid>
-        <BoundNumber
-          path={[...path, 'setPointA']}
-          label="Set-point"
-          help="Usually a margin below the fuse: clamps and meters err."
-        />
-        <BoundNumber
-          path={[...path, 'failSafeA']}
-          label="Fail-safe current"
-          usual={proposal.failSafesA ?? [0, 6, 10, 16]}
-          help="What it drops to when the clamp or its link is lost; 0 stops it."
-        />
+        <Field path={[...path, 'setPointA']} />
+        <Field path={[...path, 'failSafeA']} usual={proposal.failSafesA ?? [0, 6, 10, 16]} />
       </FieldGrid>
       {bounds && <Suggestions bounds={bounds} proposal={proposal} />}
       {more.map((clamp, at) => (
@@ -82,37 +74,13 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
       </p>
       {verdict && <Grounds grounds={verdict.grounds} />}
       <h3>How the clamp is put on</h3>
-      <BoundChoice
-        path={[...path, 'fit', 'conductor']}
-        label="On which conductor?"
-        tile="9rem"
-        options={[
-          { value: 'line', label: 'Line' },
-          { value: 'neutral', label: 'Neutral', note: 'Its arrow then points against the current' },
-        ]}
-      />
-      {survey.supply.phases === 3 && (
-        <BoundChoice
-          path={[...path, 'fit', 'phase']}
-          label="On which phase?"
-          help="Chargers on three phases need a clamp on each."
-          tile="6rem"
-          options={[
-            ...(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value })),
-            { value: 'all', label: 'All three' },
-          ]}
-        />
-      )}
-      <BoundAnswer
-        path={[...path, 'fit', 'arrowAlong']}
-        label="Does its arrow point along the current, street to house?"
-      />
-      <BoundAnswer path={[...path, 'fit', 'insideSealed']} label="Would it sit inside sealed equipment?" />
-      {survey.generation === undefined && (
-        <BoundAnswer path={[...path, 'fit', 'seesExport']} label="Does generation or a battery send power past it?" />
-      )}
+      <Field path={[...path, 'fit', 'conductor']} />
+      {survey.supply.phases === 3 && <Field path={[...path, 'fit', 'phase']} />}
+      <Field path={[...path, 'fit', 'arrowAlong']} />
+      <Field path={[...path, 'fit', 'insideSealed']} />
+      {survey.generation === undefined && <Field path={[...path, 'fit', 'seesExport']} />}
       {(proposal.limiter.fit?.seesExport === 'yes' || (survey.generation?.length ?? 0) > 0) && (
-        <BoundAnswer path={[...path, 'fit', 'signedReading']} label="Can its controller tell export from import?" />
+        <Field path={[...path, 'fit', 'signedReading']} />
       )}
     </Stack>
   );

@@ -2,8 +2,9 @@ import { isLoad } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { BoundChoice, BoundCode, BoundNumber, BoundSelect } from '../bound';
 import { placesToHang } from '../places';
+import { Field } from '../../fields/Field';
 
 /** What any new equipment is: its name, plate, size, lines and where it hangs. */
 export function IdentityFields({ proposal }: { readonly proposal: Proposal }) {
@@ -13,8 +14,8 @@ export function IdentityFields({ proposal }: { readonly proposal: Proposal }) {
   return (
     <>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" />
-        <BoundText path={[...path, 'makeAndModel']} label="Make and model" help="As its plate says." />
+        <Field path={[...path, 'label']} />
+        <Field path={[...path, 'makeAndModel']} />
         <BoundNumber
           path={[...path, 'ratedA']}
           label={isLoad(proposal) ? 'Rated current, each phase' : 'Rated output, each phase'}

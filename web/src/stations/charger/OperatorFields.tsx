@@ -1,7 +1,8 @@
 import { HARMONICS, HARMONICS_NAMES, isGeneration, type Harmonics } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
-import { BoundAnswer, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { BoundSelect } from '../bound';
+import { Field } from '../../fields/Field';
 
 const LIMITS: readonly { readonly value: Harmonics; readonly label: string }[] = HARMONICS.map((value) => ({
   value,
@@ -16,32 +17,16 @@ export function OperatorFields({ proposal }: { readonly proposal: Proposal }) {
   const heats = motor || kind === 'electric-heating';
   return (
     <>
-      <BoundAnswer path={[...path, 'typeTested']} label="On the type-tested register?" />
+      <Field path={[...path, 'typeTested']} />
       <FieldGrid>
-        {proposal.typeTested === 'yes' && (
-          <BoundText path={[...path, 'registerReference']} label="Register reference" />
-        )}
-        {motor && (
-          <BoundNumber
-            path={[...path, 'startingA']}
-            label="Starting current, each phase"
-            help="With its soft start, where it has one."
-          />
-        )}
+        {proposal.typeTested === 'yes' && <Field path={[...path, 'registerReference']} />}
+        {motor && <Field path={[...path, 'startingA']} />}
         {heats && (
           <BoundSelect path={[...path, 'harmonics']} label="Harmonics and flicker, declared to" options={LIMITS} />
         )}
-        {isGeneration(proposal) && (
-          <BoundNumber
-            path={[...path, 'exportA']}
-            label="Sends back at most, each phase"
-            help="As it is set; left out, its rating."
-          />
-        )}
+        {isGeneration(proposal) && <Field path={[...path, 'exportA']} />}
       </FieldGrid>
-      {kind === 'vehicle-charger' && (
-        <BoundAnswer path={[...path, 'canExport']} label="Can it send power back to the supply?" />
-      )}
+      {kind === 'vehicle-charger' && <Field path={[...path, 'canExport']} />}
     </>
   );
 }

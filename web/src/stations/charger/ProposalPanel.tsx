@@ -2,7 +2,6 @@ import { settingsOf } from '@keen-gauge/core/management/settings';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundNumber } from '../bound';
 import { ClampPanel } from './ClampPanel';
 import { CommissioningPanel } from './CommissioningPanel';
 import { EquipmentEnd } from './EquipmentEnd';
@@ -11,6 +10,7 @@ import { GuardPanel } from './GuardPanel';
 import { IdentityFields } from './IdentityFields';
 import { OperatorFields } from './OperatorFields';
 import { StepsTable } from './StepsTable';
+import { Field } from '../../fields/Field';
 
 /** One charger: what it is, how it is limited, and what the operator will ask about it. */
 export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -24,20 +24,10 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
         <h2>{proposal.label ?? 'Vehicle charger'}</h2>
         <FillIn proposal={proposal} />
         <IdentityFields proposal={proposal} />
-        <BoundChoice
-          path={[...path, 'limiter', 'kind']}
-          label="How is it kept inside the supply?"
-          tile="13rem"
-          options={[
-            { value: 'none', label: 'Full rate', note: 'The headroom suffices' },
-            { value: 'fixed', label: 'Fixed limit', note: 'A setting it never exceeds' },
-            { value: 'clamp', label: 'Clamp management', note: 'It gives way to the house' },
-          ]}
-        />
+        <Field path={[...path, 'limiter', 'kind']} />
         {kind === 'fixed' && (
-          <BoundNumber
+          <Field
             path={[...path, 'limiter', 'fixedA']}
-            label="Held to"
             usual={settingsOf(proposal, rules)
               .filter((step) => step >= least)
               .reverse()}
@@ -52,14 +42,7 @@ export function ProposalPanel({ proposal }: { readonly proposal: Proposal }) {
       <Panel aria-label={`What the operator asks about ${proposal.label ?? 'it'}`}>
         <h2>What the operator asks</h2>
         <OperatorFields proposal={proposal} />
-        <BoundChoice
-          path={[...path, 'parking']}
-          label="Where do vehicles charge?"
-          options={[
-            { value: 'outdoors', label: 'Outdoors' },
-            { value: 'indoors-only', label: 'Indoors only' },
-          ]}
-        />
+        <Field path={[...path, 'parking']} />
         <EquipmentEnd proposal={proposal} />
       </Panel>
     </>

@@ -1,17 +1,16 @@
 import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { CABLE_TYPES } from '@keen-gauge/core/survey/words/words';
 import { Plus, Trash2 } from 'lucide-react';
 import styled from 'styled-components';
 import { BareButton, Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundNumber, BoundSelect, freshId } from '../bound';
-import { CABLE_WORDS } from '../line-up/node-words';
+import { BoundNumber, freshId } from '../bound';
 import { CpcFields } from './CpcFields';
 import { StretchFields } from './StretchFields';
+import { Field } from '../../fields/Field';
 
 const Stretch = styled.section`
   border: 1px solid var(--line);
@@ -50,14 +49,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
     <Panel aria-label={`Cable and route: ${name}`}>
       <h2>{name}: cable and route</h2>
       <FieldGrid>
-        <BoundSelect
-          path={[...path, 'cableType']}
-          label="Cable"
-          options={CABLE_TYPES.filter((type) => type !== 'tails').map((value) => ({
-            value,
-            label: CABLE_WORDS[value],
-          }))}
-        />
+        <Field path={[...path, 'cableType']} />
         <BoundNumber
           path={[...path, 'sizeMm2']}
           label="Size, where chosen"
@@ -101,44 +93,19 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
           <Plus size={18} aria-hidden /> Add a stretch
         </Button>
       </div>
-      {insulation === 'thermosetting-90' && (
-        <BoundAnswer
-          path={[...path, 'terminalsFor90']}
-          label="Are the terminals at both ends declared for 90 °C conductors?"
-          help="Only the makers’ data says so. Otherwise the cable is sized by its 70 °C figures."
-        />
-      )}
-      <BoundAnswer
-        path={[...path, 'concealed']}
-        label="Does it lie anywhere in a wall under 50 mm deep, without earthed protection?"
-      />
+      {insulation === 'thermosetting-90' && <Field path={[...path, 'terminalsFor90']} />}
+      <Field path={[...path, 'concealed']} />
       <h3>Data in the same route</h3>
-      <BoundChoice
-        path={['proposals', proposal.id, 'dataLink', 'clamp']}
-        label="How does the clamp reach it?"
-        tile="8rem"
-        options={LINK_OPTIONS}
-      />
-      <BoundChoice
-        path={['proposals', proposal.id, 'dataLink', 'network']}
-        label="How does the network reach it?"
-        tile="8rem"
-        options={LINK_OPTIONS}
-      />
+      <Field path={['proposals', proposal.id, 'dataLink', 'clamp']} />
+      <Field path={['proposals', proposal.id, 'dataLink', 'network']} />
       <FieldGrid>
         <BoundNumber
           path={['proposals', proposal.id, 'dataLink', 'signalDbm']}
           label="Signal at the place"
           help={`A negative figure: ${rules.circuit.signalDbm.value[0]} or better is good, under ${rules.circuit.signalDbm.value[1]} is not to be relied on.`}
         />
-        <BoundNumber path={['proposals', proposal.id, 'dataLink', 'lengthM']} label="Data cable, where wired" />
+        <Field path={['proposals', proposal.id, 'dataLink', 'lengthM']} />
       </FieldGrid>
     </Panel>
   );
 }
-
-const LINK_OPTIONS = [
-  { value: 'wired', label: 'Data cable' },
-  { value: 'wireless', label: 'Wireless' },
-  { value: 'none', label: 'Not at all' },
-] as const;

@@ -6,7 +6,8 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSurvey } from '../../survey/SurveyContext';
-import { At, BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText, freshId } from '../bound';
+import { At, BoundText, freshId } from '../bound';
+import { Field } from '../../fields/Field';
 
 /** The device of the new circuit, its RCD, and where in the board it goes. */
 export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
@@ -18,21 +19,8 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
     <Panel aria-label={`Device and RCD: ${name}`}>
       <h2>{name}: device and RCD</h2>
       <FieldGrid>
-        <BoundNumber
-          path={[...path, 'circuit', 'deviceRatingA']}
-          label="Device of the circuit"
-          usual={[20, 32, 40]}
-          help="For a 32 A charger 40 A is common, 32 A is allowed; the cable decides."
-        />
-        <BoundSelect
-          path={[...path, 'circuit', 'curve']}
-          label="Curve"
-          options={[
-            { value: 'B', label: 'B' },
-            { value: 'C', label: 'C' },
-            { value: 'D', label: 'D' },
-          ]}
-        />
+        <Field path={[...path, 'circuit', 'deviceRatingA']} />
+        <Field path={[...path, 'circuit', 'curve']} />
         <At path={[...path, 'way', 'plan']}>
           <Select
             label="Where the device goes"
@@ -46,53 +34,20 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
         {proposal.way?.plan !== undefined && <BoundText path={[...path, 'way', 'note']} label="How, in words" />}
       </FieldGrid>
       {(proposal.canExport === 'yes' || isGeneration(proposal)) && (
-        <BoundAnswer
-          path={[...path, 'circuit', 'bothDirections']}
-          label="Are its device and RCD marked for both directions?"
-          help="Power can flow back from this equipment."
-        />
+        <Field path={[...path, 'circuit', 'bothDirections']} />
       )}
-      <BoundChoice
-        path={[...path, 'rcd', 'place']}
-        label="Where is its own RCD?"
-        tile="12rem"
-        options={[
-          { value: 'built-in', label: 'In the equipment', note: 'Counts if its maker declares it' },
-          { value: 'at-board', label: 'Beside its device', note: 'Protects the cable too' },
-        ]}
-      />
+      <Field path={[...path, 'rcd', 'place']} />
       {rcd?.place !== undefined && (
         <>
-          <BoundChoice
-            path={[...path, 'rcd', 'rcdType']}
-            label="RCD type, new equipment"
-            tile="5.2rem"
-            options={(['AC', 'A', 'F', 'B'] as const).map((value) => ({ value, label: value }))}
-          />
+          <Field path={[...path, 'rcd', 'rcdType']} />
           <FieldGrid>
-            <BoundNumber path={[...path, 'rcd', 'residualMa']} label="Residual current, new equipment" usual={[30]} />
-            {rcd.place === 'at-board' && (
-              <BoundNumber path={[...path, 'rcd', 'ratedA']} label="Rated current of the RCD" usual={[40, 63]} />
-            )}
-            <BoundNumber
-              path={[...path, 'leakageMa']}
-              label="Standing leakage of the equipment"
-              help="Only where an RCD is shared."
-            />
+            <Field path={[...path, 'rcd', 'residualMa']} />
+            {rcd.place === 'at-board' && <Field path={[...path, 'rcd', 'ratedA']} />}
+            <Field path={[...path, 'leakageMa']} />
           </FieldGrid>
-          <BoundAnswer
-            path={[...path, 'rcd', 'breaksNeutral']}
-            label="Does it break the neutral as well as the line?"
-          />
-          {(rcd.rcdType === 'A' || rcd.rcdType === 'F') && (
-            <BoundAnswer
-              path={[...path, 'rcd', 'dcDetection']}
-              label="Does the equipment detect 6 mA of direct current and disconnect?"
-            />
-          )}
-          {rcd.place === 'built-in' && (
-            <BoundAnswer path={[...path, 'rcd', 'declared']} label="Does its maker declare the built-in RCD?" />
-          )}
+          <Field path={[...path, 'rcd', 'breaksNeutral']} />
+          {(rcd.rcdType === 'A' || rcd.rcdType === 'F') && <Field path={[...path, 'rcd', 'dcDetection']} />}
+          {rcd.place === 'built-in' && <Field path={[...path, 'rcd', 'declared']} />}
         </>
       )}
     </Panel>

@@ -1,9 +1,8 @@
 import type { Insulation } from '@keen-gauge/core/rules/circuit-rules';
-import { LAID } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber, BoundSelect } from '../bound';
-import { LAID_WORDS } from '../line-up/node-words';
+import { BoundNumber } from '../bound';
+import { Field } from '../../fields/Field';
 
 /** One way of laying: how long, how, beside what, how warm, in how much insulation. Only tabulated values are offered. */
 export function StretchFields({
@@ -28,11 +27,7 @@ export function StretchFields({
       {length && (
         <>
           <BoundNumber path={[...path, 'lengthM']} label="Length" />
-          <BoundSelect
-            path={[...path, 'laid']}
-            label="How laid"
-            options={LAID.map((value) => ({ value, label: LAID_WORDS[value] }))}
-          />
+          <Field path={[...path, 'laid']} />
         </>
       )}
       <BoundNumber path={[...path, 'circuitsTogether']} label="Circuits together, this one counted" usual={[1, 2, 3]} />

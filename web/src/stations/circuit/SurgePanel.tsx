@@ -2,7 +2,8 @@ import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundNumber, BoundText } from '../bound';
+import { BoundNumber } from '../bound';
+import { Field } from '../../fields/Field';
 
 /** Surge protection, offered by default; leaving it out is the owner's own decision, with a name and a reason. */
 export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
@@ -12,16 +13,7 @@ export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
   return (
     <Panel aria-label="Surge protection">
       <h2>Surge protection</h2>
-      <BoundChoice
-        path={[...path, 'decision']}
-        label="Offered to the owner: what was decided?"
-        tile="13rem"
-        options={[
-          { value: 'there-already', label: 'There already' },
-          { value: 'fit', label: 'To be fitted' },
-          { value: 'owner-declined', label: 'Owner declined', note: 'In a single dwelling only' },
-        ]}
-      />
+      <Field path={[...path, 'decision']} />
       {decision === 'fit' && (
         <BoundNumber
           path={[...path, 'leadsM']}
@@ -31,8 +23,8 @@ export function SurgePanel({ proposal }: { readonly proposal: Proposal }) {
       )}
       {decision === 'owner-declined' && (
         <FieldGrid>
-          <BoundText path={[...path, 'decidedBy']} label="Decided by" />
-          <BoundText path={[...path, 'reason']} label="The owner’s reason" />
+          <Field path={[...path, 'decidedBy']} />
+          <Field path={[...path, 'reason']} />
         </FieldGrid>
       )}
     </Panel>

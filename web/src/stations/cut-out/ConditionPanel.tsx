@@ -7,8 +7,9 @@ import { Button } from '../../kit/Button';
 import { LookChoice } from '../../kit/LookChoice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, freshId } from '../bound';
+import { freshId } from '../bound';
 import { FaultEditor } from './FaultEditor';
+import { Field } from '../../fields/Field';
 
 /** Faults to look for, in the order the eye goes: the head, its seal, what it is fixed to, the cable. */
 const GUIDED = FAULTS.filter((fault) => fault !== 'other');
@@ -39,15 +40,7 @@ export function ConditionPanel() {
   return (
     <Panel aria-label="Condition">
       <h2>Condition</h2>
-      <BoundChoice
-        path={['intake', 'look']}
-        label="Cut-out, seal, cable and board looked at?"
-        options={[
-          { value: 'fine', label: 'Looked, fine' },
-          { value: 'not-fine', label: 'Looked, not fine' },
-          { value: 'could-not-see', label: 'Could not see' },
-        ]}
-      />
+      <Field path={['intake', 'look']} />
       {guided ? (
         <Stack as="section" aria-label="Fault by fault" style={{ '--gap': '0.7rem' }}>
           <h3>Fault by fault</h3>

@@ -12,7 +12,8 @@ import { Select } from '../../kit/Select';
 import { TextInput } from '../../kit/TextInput';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundText } from '../bound';
+import { BoundChoice } from '../bound';
+import { Field } from '../../fields/Field';
 
 const FaultBox = styled(Stack)`
   --gap: 0.6rem;
@@ -35,7 +36,7 @@ export function FaultEditor({ fault }: { readonly fault: ConditionFault }) {
             set([...path, 'fault'], next);
           }}
         />
-        <BoundText path={[...path, 'note']} label="What was seen" />
+        <Field path={[...path, 'note']} />
       </FieldGrid>
       <BoundChoice
         path={[...path, 'grade']}

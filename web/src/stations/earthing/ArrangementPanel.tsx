@@ -8,8 +8,8 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundNumber, BoundText, useSetMember } from '../bound';
-import { ArrangementPicture } from './ArrangementPicture';
+import { useSetMember } from '../bound';
+import { Field } from '../../fields/Field';
 
 /** What is seen of where the earth comes from, what that points to, and what is recorded. */
 export function ArrangementPanel() {
@@ -45,41 +45,12 @@ export function ArrangementPanel() {
           </div>
         </Notice>
       )}
-      <BoundChoice
-        path={['earthing', 'arrangement']}
-        label="Arrangement"
-        tile="14rem"
-        options={[
-          {
-            value: 'tn-c-s',
-            label: ARRANGEMENT_NAMES['tn-c-s'],
-            picture: <ArrangementPicture arrangement="tn-c-s" />,
-            note: 'Earth taken from the neutral at the cut-out',
-          },
-          {
-            value: 'tn-s',
-            label: ARRANGEMENT_NAMES['tn-s'],
-            picture: <ArrangementPicture arrangement="tn-s" />,
-            note: 'Earth on the cable’s sheath or armour',
-          },
-          {
-            value: 'tt',
-            label: ARRANGEMENT_NAMES.tt,
-            picture: <ArrangementPicture arrangement="tt" />,
-            note: 'Own electrode, often on overhead lines',
-          },
-          { value: 'unknown', label: 'Not known' },
-        ]}
-      />
+      <Field path={['earthing', 'arrangement']} />
       {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
-      <BoundText path={['earthing', 'recognisedBy']} label="How it was recognised" lines />
+      <Field path={['earthing', 'recognisedBy']} />
       {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
-      {arrangement !== 'tt' && zeOhm !== undefined && (
-        <BoundNumber path={['earthing', 'zeOhm']} label="Ze as handed in, highest reading" />
-      )}
-      {arrangement === 'tt' && electrodeOhm !== undefined && (
-        <BoundNumber path={['earthing', 'electrodeOhm']} label="Electrode resistance as handed in, highest reading" />
-      )}
+      {arrangement !== 'tt' && zeOhm !== undefined && <Field path={['earthing', 'zeOhm']} />}
+      {arrangement === 'tt' && electrodeOhm !== undefined && <Field path={['earthing', 'electrodeOhm']} />}
       <PhotoStrip subject="earthing" of="Earthing" />
     </Panel>
   );

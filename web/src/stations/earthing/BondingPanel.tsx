@@ -13,7 +13,8 @@ import { NumberInput } from '../../kit/NumberInput';
 import { Panel } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber, useSetMember } from '../bound';
+import { useSetMember } from '../bound';
+import { Field } from '../../fields/Field';
 
 const Service = styled.section`
   border-top: 1px solid var(--line);
@@ -31,13 +32,7 @@ export function BondingPanel() {
       <h2>Main bonding</h2>
       <FieldGrid>
         <FigureButton name="Least main bonding conductor" figure={bonding.least} under={bonding.least.why} />
-        {survey.earthing.arrangement === 'tn-c-s' && (
-          <BoundNumber
-            path={['earthing', 'supplyNeutralMm2']}
-            label="Supply neutral, copper equivalent"
-            help="The operator’s to say; left out, one usual behind the fuse is taken."
-          />
-        )}
+        {survey.earthing.arrangement === 'tn-c-s' && <Field path={['earthing', 'supplyNeutralMm2']} />}
       </FieldGrid>
       {BONDED_PARTS.map((part) => (
         <ServiceFields key={part} part={part} />

@@ -4,7 +4,7 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber } from '../bound';
+import { Field } from '../../fields/Field';
 
 export const FigureRow = styled(TightFigures)`
   display: grid;
@@ -21,13 +21,9 @@ export function ConductorPanel() {
     <Panel aria-label="Earthing conductor">
       <h2>Earthing conductor</h2>
       <FieldGrid>
-        <BoundNumber path={[...path, 'sizeMm2']} label="Size, copper" usual={[6, 10, 16]} />
-        <BoundNumber path={[...path, 'faultCurrentA']} label="Earth fault current, where known" />
-        <BoundNumber
-          path={[...path, 'disconnectionS']}
-          label="How long it lasts"
-          help="From the fuse’s curve, for that current."
-        />
+        <Field path={[...path, 'sizeMm2']} />
+        <Field path={[...path, 'faultCurrentA']} />
+        <Field path={[...path, 'disconnectionS']} />
       </FieldGrid>
       <FigureRow>
         <FigureButton name="By the table" figure={byTable} />

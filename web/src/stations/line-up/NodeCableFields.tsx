@@ -1,11 +1,10 @@
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
-import { CABLE_TYPES, LAID } from '@keen-gauge/core/survey/words/words';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundNumber, BoundSelect } from '../bound';
+import { BoundNumber } from '../bound';
 import { CpcFields } from '../circuit/CpcFields';
 import { StretchFields } from '../circuit/StretchFields';
-import { CABLE_WORDS, LAID_WORDS, worded } from './node-words';
+import { Field } from '../../fields/Field';
 
 /** The conductors into a node, or of a device or feeder the cable it protects. */
 export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
@@ -23,21 +22,15 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
           label={own ? 'Its cable' : 'Conductors into it'}
           usual={own ? [2.5, 6, 10] : [16, 25]}
         />
-        <BoundNumber path={[...path, 'lengthM']} label="Their length" />
-        <BoundSelect path={[...path, 'type']} label="Cable" options={worded(CABLE_TYPES, CABLE_WORDS)} />
-        <BoundSelect path={[...path, 'laid']} label="How laid" options={worded(LAID, LAID_WORDS)} />
+        <Field path={[...path, 'lengthM']} />
+        <Field path={[...path, 'type']} />
+        <Field path={[...path, 'laid']} />
       </FieldGrid>
       {counted && (
         <>
           <StretchFields path={path} length={false} insulation={insulation} buried={cable.laid === 'buried'} />
           <CpcFields path={path} cable={cable} />
-          {insulation === 'thermosetting-90' && (
-            <BoundAnswer
-              path={[...path, 'terminalsFor90']}
-              label="Are the terminals at both ends declared for 90 °C conductors?"
-              help="Otherwise its 70 °C figures count."
-            />
-          )}
+          {insulation === 'thermosetting-90' && <Field path={[...path, 'terminalsFor90']} />}
         </>
       )}
     </>

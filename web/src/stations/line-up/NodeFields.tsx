@@ -1,12 +1,12 @@
 import type { Place } from '@keen-gauge/core/survey/schema/field-path';
-import { BOARD_PLACES, DEVICE_TYPES, ENCLOSURES, NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
+import { NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { Link } from 'react-router';
 import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
-import { DEVICE_WORDS, ENCLOSURE_WORDS, PLACE_WORDS, worded } from './node-words';
+import { BoundNumber } from '../bound';
 import { NodeCableFields } from './NodeCableFields';
+import { Field } from '../../fields/Field';
 
 /** Ratings usually met on each kind of node, in amperes. */
 const USUAL_A: Readonly<Record<NodeKind, readonly number[]>> = {
@@ -40,7 +40,7 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
   return (
     <>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" help={`Left out: ${NODE_NAMES[kind]}.`} />
+        <Field path={[...path, 'label']} help={`Left out: ${NODE_NAMES[kind]}.`} />
         {node.head !== 'solid-link' && (
           <BoundNumber
             path={[...path, 'ratingA']}
@@ -54,30 +54,8 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
           How the fuse is known is said at <Link to={`/jobs/${job.id}/cut-out`}>Intake and cut-out</Link>.
         </p>
       )}
-      {kind === 'cut-out' && (
-        <BoundChoice
-          path={[...path, 'head']}
-          label="What is in the head?"
-          tile="9rem"
-          options={[
-            { value: 'fused', label: 'A fuse' },
-            { value: 'solid-link', label: 'A solid link', note: 'A switch-fuse after it protects' },
-          ]}
-        />
-      )}
-      {survey.supply.phases === 3 && kind !== 'service' && (
-        <BoundChoice
-          path={[...path, 'phase']}
-          label="Single-phase from here on?"
-          help="What hangs below is then on that line."
-          tile="4.4rem"
-          options={[
-            { value: 'L1', label: 'L1' },
-            { value: 'L2', label: 'L2' },
-            { value: 'L3', label: 'L3' },
-          ]}
-        />
-      )}
+      {kind === 'cut-out' && <Field path={[...path, 'head']} />}
+      {survey.supply.phases === 3 && kind !== 'service' && <Field path={[...path, 'phase']} />}
       {kind === 'rcd' || node.deviceType === 'rcbo' ? <RcdFields path={path} /> : null}
       {(kind === 'device' || kind === 'feeder') && <DeviceFields path={path} />}
       {kind === 'board' && <BoardFields path={path} />}
@@ -89,33 +67,11 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
 function RcdFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <>
-      <BoundChoice
-        path={[...path, 'rcdType']}
-        label="RCD type"
-        tile="4.4rem"
-        options={[
-          { value: 'AC', label: 'AC' },
-          { value: 'A', label: 'A' },
-          { value: 'F', label: 'F' },
-          { value: 'B', label: 'B' },
-        ]}
-      />
+      <Field path={[...path, 'rcdType']} />
       <FieldGrid>
-        <BoundNumber path={[...path, 'residualMa']} label="Residual current" usual={[30, 100, 300]} />
-        <BoundCode
-          path={[...path, 'timeDelayed']}
-          label="Time-delayed?"
-          tile="6rem"
-          codes={[
-            { value: true, label: 'Yes' },
-            { value: false, label: 'No' },
-          ]}
-        />
-        <BoundText
-          path={[...path, 'sharedReason']}
-          label="Shared with new equipment: why"
-          help="Only as a recorded exception."
-        />
+        <Field path={[...path, 'residualMa']} />
+        <Field path={[...path, 'timeDelayed']} />
+        <Field path={[...path, 'sharedReason']} />
       </FieldGrid>
     </>
   );
@@ -124,18 +80,10 @@ function RcdFields({ path }: { readonly path: Place<SupplyNode> }) {
 function DeviceFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <FieldGrid>
-      <BoundSelect path={[...path, 'deviceType']} label="Device" options={worded(DEVICE_TYPES, DEVICE_WORDS)} />
-      <BoundSelect
-        path={[...path, 'curve']}
-        label="Curve"
-        options={[
-          { value: 'B', label: 'B' },
-          { value: 'C', label: 'C' },
-          { value: 'D', label: 'D' },
-        ]}
-      />
-      <BoundNumber path={[...path, 'poles']} label="Poles" usual={[1, 2, 4]} />
-      <BoundText path={[...path, 'makersFamily']} label="Maker’s family" />
+      <Field path={[...path, 'deviceType']} />
+      <Field path={[...path, 'curve']} />
+      <Field path={[...path, 'poles']} />
+      <Field path={[...path, 'makersFamily']} />
     </FieldGrid>
   );
 }
@@ -144,12 +92,12 @@ function BoardFields({ path }: { readonly path: Place<SupplyNode> }) {
   return (
     <>
       <FieldGrid>
-        <BoundNumber path={[...path, 'spareWays']} label="Spare ways" usual={[0, 1, 2]} />
-        <BoundText path={[...path, 'makersFamily']} label="Maker’s family" />
-        <BoundSelect path={[...path, 'enclosure']} label="Enclosure" options={worded(ENCLOSURES, ENCLOSURE_WORDS)} />
-        <BoundSelect path={[...path, 'place']} label="Where it is" options={worded(BOARD_PLACES, PLACE_WORDS)} />
+        <Field path={[...path, 'spareWays']} />
+        <Field path={[...path, 'makersFamily']} />
+        <Field path={[...path, 'enclosure']} />
+        <Field path={[...path, 'place']} />
       </FieldGrid>
-      <BoundAnswer path={[...path, 'acceptsNewDevice']} label="Does its maker allow the new device in it?" />
+      <Field path={[...path, 'acceptsNewDevice']} />
     </>
   );
 }

@@ -5,8 +5,9 @@ import { BareButton, Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText, freshId } from '../bound';
+import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, freshId } from '../bound';
 import { placesToHang } from '../places';
+import { Field } from '../../fields/Field';
 
 /** What sends power back on the premises: it takes nothing from the demand, and decides what a clamp can promise. */
 export function GenerationPanel() {
@@ -70,7 +71,7 @@ function SourceFields({ source }: { readonly source: Generation }) {
         options={GENERATION_KINDS.map((value) => ({ value, label: GENERATION_NAMES[value] }))}
       />
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" />
+        <Field path={[...path, 'label']} />
         <BoundNumber path={[...path, 'ratedA']} label="The most it gives, each phase" usual={[16]} />
         {places.length > 1 && <BoundSelect path={[...path, 'nodeId']} label="Connected at" options={places} />}
       </FieldGrid>

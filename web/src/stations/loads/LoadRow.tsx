@@ -14,6 +14,7 @@ import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundTex
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { placesToHang } from '../places';
 import { sizeKey, sizeWords, type SizeKey } from './load-words';
+import { Field } from '../../fields/Field';
 
 const Item = styled.li`
   border-bottom: 1px solid var(--line);
@@ -122,7 +123,7 @@ function LoadEditor({ load }: { readonly load: Load }) {
   return (
     <Stack style={{ padding: '0.4rem 0.4rem 1rem 2rem' }}>
       <FieldGrid>
-        <BoundText path={[...path, 'label']} label="Name" />
+        <Field path={[...path, 'label']} />
         <Select
           label="Class"
           value={load.class}

@@ -5,9 +5,9 @@ import { LookChoice } from '../../kit/LookChoice';
 import { Panel } from '../../kit/Panel';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
-import { BoundChoice, BoundNumber, BoundText } from '../bound';
 import { StationFrame } from '../StationFrame';
 import { SharedServicePanel } from './SharedServicePanel';
+import { Field } from '../../fields/Field';
 
 const SIGN_WORDS: Partial<Readonly<Record<Look, string>>> = {
   'not-fine': 'Seen',
@@ -48,52 +48,14 @@ export function LoopStation() {
       </Panel>
       <Panel aria-label="Loop status">
         <h2>Loop status</h2>
-        <BoundChoice
-          path={['intake', 'loop', 'status']}
-          label="Loop status"
-          tile="14rem"
-          options={[
-            { value: 'not-looped', label: 'Not looped', note: 'One cable seen and traced, or the operator’s record' },
-            { value: 'feeds-next-door', label: 'Feeds next door', note: 'A second cable leaves from this cut-out' },
-            {
-              value: 'fed-from-next-door',
-              label: 'Fed from next door',
-              note: 'The cable comes through the neighbour’s cut-out',
-            },
-            { value: 'unknown', label: 'Not known', note: 'Could not be seen or traced' },
-          ]}
-        />
-        {loop.status === 'not-looped' && (
-          <BoundChoice
-            path={['intake', 'loop', 'evidence']}
-            label="How is that known?"
-            tile="14rem"
-            options={[
-              {
-                value: 'cable-traced',
-                label: 'Cable traced',
-                note: 'One cable, seen from the street side to the cut-out',
-              },
-              { value: 'operator-record', label: 'Operator’s record' },
-              { value: 'signs-only', label: 'Outward signs only', note: 'Not enough: it stays unknown' },
-            ]}
-          />
-        )}
-        <BoundText path={['intake', 'loop', 'note']} label="What was seen" lines />
+        <Field path={['intake', 'loop', 'status']} />
+        {loop.status === 'not-looped' && <Field path={['intake', 'loop', 'evidence']} />}
+        <Field path={['intake', 'loop', 'note']} />
         {shared && (
           <FieldGrid>
-            <BoundNumber path={['intake', 'loop', 'neighbours']} label="Other properties on it" usual={[1, 2]} />
-            <BoundNumber
-              path={['intake', 'loop', 'neighbourDemandA']}
-              label="Their demand together, each phase"
-              help="Left out, the rules’ figure is assumed for each."
-            />
-            <BoundNumber
-              path={['intake', 'loop', 'sharedRatingA']}
-              label="What the shared service may carry"
-              usual={[60, 80, 100]}
-              help="The operator’s to say."
-            />
+            <Field path={['intake', 'loop', 'neighbours']} />
+            <Field path={['intake', 'loop', 'neighbourDemandA']} />
+            <Field path={['intake', 'loop', 'sharedRatingA']} />
           </FieldGrid>
         )}
       </Panel>

@@ -10,18 +10,14 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundCode, BoundNumber, BoundText } from '../bound';
+import { BoundText } from '../bound';
 import { STATION_NAMES } from '../station-names';
 import { StationFrame } from '../StationFrame';
+import { Field } from '../../fields/Field';
 
 const Way = styled.div`
   font-size: 1.5rem;
 `;
-
-const YES_NO = [
-  { value: true, label: 'Yes' },
-  { value: false, label: 'No' },
-] as const;
 
 /** Which way to the operator, every reason, and what would move it. */
 export function RouteStation() {
@@ -75,31 +71,17 @@ export function RouteStation() {
         <div style={{ maxWidth: '20rem' }}>
           <BoundText path={['request', 'plannedOn']} label="Work planned for" type="date" />
         </div>
-        <BoundCode path={['request', 'fuseUpgrade']} label="A larger cut-out fuse?" tile="6rem" codes={YES_NO} />
+        <Field path={['request', 'fuseUpgrade']} />
         {survey.request.fuseUpgrade && (
           <div style={{ maxWidth: '20rem' }}>
-            <BoundNumber path={['request', 'wantedFuseA']} label="The fuse asked for" usual={[80, 100]} />
+            <Field path={['request', 'wantedFuseA']} />
           </div>
         )}
-        <BoundCode path={['request', 'newPhases']} label="More phases?" tile="6rem" codes={YES_NO} />
-        <BoundCode
-          path={['request', 'importLimitation']}
-          label="An import limitation scheme?"
-          tile="6rem"
-          codes={YES_NO}
-        />
-        <BoundCode
-          path={['request', 'exportLimitation']}
-          label="An export limitation scheme?"
-          tile="6rem"
-          codes={YES_NO}
-        />
+        <Field path={['request', 'newPhases']} />
+        <Field path={['request', 'importLimitation']} />
+        <Field path={['request', 'exportLimitation']} />
         <div style={{ maxWidth: '20rem' }}>
-          <BoundNumber
-            path={['request', 'installationsOnDevelopment']}
-            label="Installations on this development"
-            help="This one included; leave out for one."
-          />
+          <Field path={['request', 'installationsOnDevelopment']} />
         </div>
       </Panel>
     </StationFrame>
