@@ -86,11 +86,11 @@ test('a boathouse on a thin long feeder: judged, a belief tested, held to a rate
 
   // Its own circuit: 1.5 mm² would add 0.38 % to 4.38 %; the smallest size found, the next beside it; undo takes the choice back.
   await pick(page, page.getByRole('region', { name: /^Cable and route/ }), 'Cable', 'Flat twin');
-  await page.getByRole('button', { name: 'Add a stretch' }).click();
-  const stretch = page.getByRole('region', { name: 'Stretch 1' });
-  await stretch.getByLabel('Length', { exact: true }).fill('3');
-  await pick(page, stretch, 'How laid', 'Clipped direct');
-  await stretch.getByRole('button', { name: 'Air: 30 °C' }).click();
+  await page.getByRole('button', { name: 'Add a section' }).click();
+  const section = page.getByRole('region', { name: 'Section 1' });
+  await section.getByLabel('Length', { exact: true }).fill('3');
+  await pick(page, section, 'How laid', 'Clipped direct');
+  await section.getByRole('button', { name: 'Air: 30 °C' }).click();
   const device = page.getByRole('region', { name: /^Device and RCD/ });
   await device.getByRole('button', { name: 'Device of the circuit: 20 A' }).click();
   await pick(page, device, 'Curve', 'B');
@@ -104,9 +104,9 @@ test('a boathouse on a thin long feeder: judged, a belief tested, held to a rate
   await expect(sizes.getByRole('heading', { name: '4 mm², chosen' })).toHaveCount(0);
 
   // Heat the table has no row for is said, not rounded.
-  await stretch.getByRole('textbox', { name: 'Air' }).fill('33');
+  await section.getByRole('textbox', { name: 'Air' }).fill('33');
   await expect(sizes.getByRole('status')).toContainText('something is still missing');
-  await stretch.getByRole('button', { name: 'Air: 30 °C' }).click();
+  await section.getByRole('button', { name: 'Air: 30 °C' }).click();
 
   // What is left, by place.
   await page.getByRole('link', { name: /^To look at/ }).click();

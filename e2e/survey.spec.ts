@@ -113,12 +113,12 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
       .first()
       .click();
     await page.getByRole('option', { name: /^Flat twin/ }).click();
-    await cable.getByRole('button', { name: 'Add a stretch' }).click();
-    const stretch = page.getByRole('region', { name: 'Stretch 1' });
-    await stretch.getByLabel('Length', { exact: true }).fill('10');
-    await stretch.getByRole('button', { name: /How laid$/ }).click();
+    await cable.getByRole('button', { name: 'Add a section' }).click();
+    const section = page.getByRole('region', { name: 'Section 1' });
+    await section.getByLabel('Length', { exact: true }).fill('10');
+    await section.getByRole('button', { name: /How laid$/ }).click();
     await page.getByRole('option', { name: /^Clipped/ }).click();
-    await stretch.getByRole('button', { name: 'Air: 30 °C' }).click();
+    await section.getByRole('button', { name: 'Air: 30 °C' }).click();
     await choose(page, 'Does it lie anywhere in a wall under 50 mm deep, without earthed protection?', 'No');
     await page.getByRole('button', { name: 'Device of the circuit: 20 A' }).click();
     await page

@@ -33,6 +33,8 @@ const ASKED_ALL_THE_SAME: readonly FindingId[] = ['limiter-taken', 'parking-not-
 
 /** Which stop of the pass, where it is not simply where one stands. */
 const OWN_STOPS: Partial<Readonly<Record<FindingId, string>>> = {
+  'check-tails-size': 'intake',
+  'check-tails-length': 'intake',
   'nothing-proposed': 'customer',
   'premises-not-said': 'customer',
   'parking-not-said': 'customer',
@@ -45,6 +47,8 @@ const OWN_STOPS: Partial<Readonly<Record<FindingId, string>>> = {
 };
 
 export interface QuickPass {
+  /** Every stop there is, in its order, whether anything is open there or not. */
+  readonly order: readonly string[];
   /** What can be answered here and now, in the order that saves steps. */
   readonly stops: readonly LookStop[];
   /** What was passed over: to the customer, to the operator, or not to be seen. */
@@ -55,9 +59,11 @@ export interface QuickPass {
 export function quickPass(survey: Survey, { questions }: Assessment): QuickPass {
   const tree = supplyTree(survey);
   const asked = onceEach(questions.filter(({ id, taken }) => taken === undefined || ASKED_ALL_THE_SAME.includes(id)));
+  const order = [...BEFORE, ...boardStops(tree), ...AFTER];
   return {
+    order: order.map(([id]) => id),
     stops: gathered(
-      [...BEFORE, ...boardStops(tree), ...AFTER],
+      order,
       asked.filter(({ putOff }) => !putOff),
       (question) => passStop(question, survey, tree),
     ),

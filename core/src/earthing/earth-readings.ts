@@ -37,7 +37,7 @@ export const electrodeNotTaken: Judge = (survey) =>
 export const zeNotTaken: Judge = (survey) =>
   survey.earthing.arrangement !== 'tt' && highestZe(survey) === undefined
     ? {
-        title: 'Ze was not measured; the largest an operator declares is used.',
+        title: 'What is Ze? The largest an operator declares is used until it is measured.',
         remedy: 'Measure it at the origin, the means of earthing alone.',
       }
     : null;

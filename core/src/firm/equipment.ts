@@ -8,6 +8,8 @@ import { ANSWERS, RCD_TYPES, type Answer, type RcdType } from '../survey/words/w
 export class EquipmentProfile {
   @Id() id: string;
   @RequiredText(100, 'a name') name: string;
+  /** As its plate says. */
+  @Text(100) makeAndModel?: string;
   @Quantity('A', 1, 1000) ratedA?: number;
   @OneOf([1, 3]) phases?: 1 | 3;
   /** The currents it can be set to, where that is not any whole ampere. */
@@ -84,13 +86,23 @@ export const USUAL_EQUIPMENT: readonly EquipmentProfile[] = [
  */
 export function withProfile(proposal: Proposal, profile: EquipmentProfile): Proposal {
   const { name, ratedA, phases, stepsA, failSafesA, rcdType, dcDetection, penDetection, clamps } = profile;
-  const { typeTested, registerReference, canExport } = profile;
+  const { typeTested, registerReference, canExport, makeAndModel } = profile;
   const { stepsA: _steps, failSafesA: _failSafes, clampLinks: _links, ...kept } = proposal;
   const [only, another] = clamps ?? [];
   return {
     ...kept,
     profile: name,
-    ...given({ ratedA, phases, stepsA, failSafesA, clampLinks: clamps, typeTested, registerReference, canExport }),
+    ...given({
+      ratedA,
+      phases,
+      stepsA,
+      failSafesA,
+      clampLinks: clamps,
+      typeTested,
+      registerReference,
+      canExport,
+      makeAndModel,
+    }),
     ...(rcdType === undefined && dcDetection === undefined
       ? {}
       : {

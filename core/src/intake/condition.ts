@@ -82,5 +82,5 @@ export function conditionNotKnown({ look, looks = [] }: Intake): string {
     .map(({ id }) => FAULT_NAMES[id].toLowerCase());
   if (unseen.length > 0) return `Could not be seen at the intake: ${unseen.join('; ')}.`;
   if (look === 'not-fine') return 'The intake is recorded as not fine, but no fault is recorded.';
-  return 'What condition is the intake in?';
+  return 'Is the intake in good condition?';
 }

@@ -29,7 +29,7 @@ describe('condition', () => {
     expect(conditionFindings(intake('not-fine', 'make-safe-now'), gbDefault)).toEqual([
       expect.objectContaining({ grade: 'danger', remedy: expect.stringContaining('105') }),
     ]);
-    expect(conditionNotKnown(intake(undefined))).toBe('What condition is the intake in?');
+    expect(conditionNotKnown(intake(undefined))).toBe('Is the intake in good condition?');
   });
 });
 

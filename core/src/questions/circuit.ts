@@ -70,7 +70,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
             rules.circuit.deviceRatingsA.value.filter((each) => each >= 16 && each <= 40),
             (deviceRatingA) => onProposal(id, (each) => ({ ...each, circuit: { ...each.circuit, deviceRatingA } })),
           ),
-          title: `${label}: which device will protect it?${device.ratingA === null ? '' : ` ${device.ratingA} A is used until it is chosen.`}`,
+          title: `${label}: which device will protect it?`,
           remedy: 'Rating and curve, of a make the board takes.',
         },
     ),
@@ -82,10 +82,10 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.circuit.cableType',
     why: 'Capacity, volt drop and disconnection follow from it.',
     open: ofEach(
-      (_proposal, { label, gap, gapKind, designA }) =>
+      ({ circuit }, { label, gap, gapKind, designA }) =>
         gapKind === 'not-known' &&
         designA !== null && {
-          title: `${label}: ${gap ?? 'cable not known'}, so its circuit can’t be worked out yet.`,
+          title: `${label}: ${circuit?.cableType === undefined ? 'which cable?' : `${gap ?? 'cable not known'}, so its circuit can’t be worked out yet.`}`,
           remedy: 'Choose the kind of cable.',
         },
     ),
@@ -97,13 +97,16 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     field: 'proposals.circuit.segments',
     why: 'A size is only right for the way it goes.',
     photo: 'The way from the board to the equipment',
-    open: ofEach((_proposal, assessed) => {
+    open: ofEach(({ circuit }, assessed) => {
       const gaps = cableGaps(assessed);
       const { label, recorded } = assessed;
       return (
         gaps.length > 0 && {
-          title: `${label}: ${recorded ? `${recorded.sizeMm2} mm² is not judged in full` : 'no size can be named yet'}. ${gaps.join('; ')}.`,
-          remedy: 'Record what is missing along the route.',
+          title:
+            (circuit?.segments ?? []).length === 0
+              ? `${label}: which way does the cable go?`
+              : `${label}: ${recorded ? `can ${recorded.sizeMm2} mm² be judged in full?` : 'which size is needed?'} Missing: ${gaps.join('; ')}.`,
+          remedy: `Record what is missing along the route: ${gaps.join('; ')}.`,
         }
       );
     }),
@@ -119,8 +122,8 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
       (_proposal, { label, taken, recorded, search }) =>
         taken.length > 0 &&
         (recorded ?? search?.smallestMm2 ?? null) !== null && {
-          title: `${label}: along the route ${taken.join(', ')} is taken; nobody has confirmed it.`,
-          remedy: 'Look where it runs beside other circuits, in hot places, or in insulation.',
+          title: `${label}: what warms the cable on its way?`,
+          remedy: `Used until it is recorded: ${taken.join(', ')}. Look where it runs beside other circuits, in hot places, or in insulation.`,
         },
     ),
   },
@@ -168,7 +171,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
               change: onProposal(proposal.id, (each) => ({ ...each, rcd: { place: 'at-board' } })),
             },
           ],
-          title: `${equipmentName(proposal)}: no ${rules.circuit.rcd.value.residualMa} mA RCD of its own is recorded.`,
+          title: `${equipmentName(proposal)}: where is its own ${rules.circuit.rcd.value.residualMa} mA RCD?`,
           remedy: 'Say whether it is built into the equipment, as its maker declares, or goes beside its device.',
           source: rules.circuit.rcd.source,
         },
@@ -206,7 +209,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
           subjectId: here.node.id,
           source: facts.rules.circuit.rcd.source,
           answers: RCD_TYPES.map((rcdType) => ({ says: rcdType, change: onNode(here.node.id, { rcdType }) })),
-          title: `${nodeName(here.node)}: type not known, and it stands before the charger.`,
+          title: `${nodeName(here.node)}: which RCD type is it? It stands before the charger.`,
           remedy: 'Read it off its face: type AC may not stay there.',
         })),
   },
@@ -227,7 +230,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
             says: `${residualMa} mA`,
             change: onNode(here.node.id, { residualMa }),
           })),
-          title: `${nodeName(here.node)}: residual current not known, and it stands before the charger.`,
+          title: `${nodeName(here.node)}: what is its residual current? It stands before the charger.`,
           remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
         })),
   },
@@ -316,7 +319,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     open: ofEach(
       (proposal, { label }, { survey }) =>
         surgeGap(proposal, survey) === 'decision' && {
-          title: `${label}: surge protection is offered by default; nothing is decided.`,
+          title: `${label}: is surge protection to be fitted?`,
           remedy: 'See whether the board has it; otherwise offer it, and record what the owner says.',
           source: SURGE_SOURCE,
         },
@@ -362,8 +365,8 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
       const gaps = isCharger(proposal) ? positionGaps(proposal) : [];
       return (
         gaps.length > 0 && {
-          title: `${label}: its place is not looked over in full: ${gaps.join('; ')}.`,
-          remedy: 'Stand there as the driver will, and look at the other side of the wall before drilling.',
+          title: `${label}: is its place right?`,
+          remedy: `Not yet known: ${gaps.join('; ')}. Stand there as the driver will, and look at the other side of the wall before drilling.`,
         }
       );
     }),

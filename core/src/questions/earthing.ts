@@ -81,8 +81,8 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
         {
           title:
             pointsTo === null
-              ? 'The earthing arrangement is not known.'
-              : `The earthing arrangement is not settled; the signs point to ${ARRANGEMENT_NAMES[pointsTo]}.`,
+              ? 'Which earthing arrangement is it?'
+              : `Which earthing arrangement is it? The signs point to ${ARRANGEMENT_NAMES[pointsTo]}.`,
           remedy:
             'See where the earthing conductor goes: to the cut-out’s neutral, the cable’s sheath, or an electrode.',
           answers: (['tn-s', 'tn-c-s', 'tt'] as const).map((arrangement) => ({
@@ -248,7 +248,7 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ state }) => state === 'not-known')
         .map(({ boardId, label }) => ({
           subjectId: boardId,
-          title: `${label}: on TT, and no RCD before it is recorded.`,
+          title: `${label}: is there an RCD before it? On TT every circuit needs one.`,
           remedy: 'Look for one at the origin or on every circuit, and add it to the line-up.',
         })),
   },
@@ -262,7 +262,7 @@ export const EARTHING_QUESTIONS: readonly QuestionEntry[] = [
     open: ({ survey, tree }) =>
       rcdsWithoutResidual(survey, tree).map((here) => ({
         subjectId: here.node.id,
-        title: `${nodeName(here.node)}: residual current not known.`,
+        title: `${nodeName(here.node)}: what is its residual current?`,
         remedy: 'Read I∆n off its face, and whether it is time-delayed (S).',
       })),
   },

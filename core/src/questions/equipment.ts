@@ -95,7 +95,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
         ? []
         : [
             {
-              title: 'No new equipment is recorded.',
+              title: 'What is to be connected?',
               remedy: 'Add what is to be fitted, or say that only the supply is to be changed.',
             },
           ],
@@ -110,7 +110,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     open: ofEach(
       ({ id, ratedA }, name, { rules }) =>
         ratedA === undefined && {
-          title: `${name}: rated current not known.`,
+          title: `${name}: what is its rated current?`,
           remedy: 'Take it from the maker’s data.',
           answers: ratingsOf(id, rules),
         },
@@ -125,7 +125,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
     photo: 'Its plate',
     open: ofEach(
       ({ makeAndModel }, name) =>
-        !makeAndModel && { title: `${name}: make and model as on its plate.`, remedy: 'Enter them.' },
+        !makeAndModel && { title: `${name}: what make and model?`, remedy: 'As its plate says.' },
     ),
   },
   {
@@ -153,7 +153,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
       ({ typeTested, registerReference }, name) =>
         typeTested === 'yes' &&
         !registerReference && {
-          title: `${name}: its type-test register reference.`,
+          title: `${name}: what is its register reference?`,
           remedy: 'Enter it as the register has it.',
         },
     ),
@@ -247,7 +247,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
       (proposal, name, { rules }) =>
         proposal.limiter.kind === 'fixed' &&
         proposal.limiter.fixedA === undefined && {
-          title: `${name}: held to a fixed current, but no figure is given. Its full rating is used.`,
+          title: `${name}: what current is it held to? Its full rating is used until that is recorded.`,
           remedy: 'Enter the setting.',
           answers: amperes(settingsOf(proposal, rules), (fixedA) =>
             onProposal(proposal.id, (each) => ({ ...each, limiter: { ...each.limiter, fixedA } })),
@@ -371,7 +371,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
       ({ kind, startingA }, name) =>
         kind === 'heat-pump' &&
         startingA === undefined && {
-          title: `${name}: starting current not known.`,
+          title: `${name}: what is its starting current?`,
           remedy: 'Take it from the maker’s data; with a soft start, that.',
         },
     ),

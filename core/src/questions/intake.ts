@@ -81,7 +81,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
           const most = node?.holderMaximumA ?? rules.largestUsualFuseA.value;
           const sizes = rules.plausibleRatingsA.value[node?.kind ?? 'cut-out'].filter((size) => size <= most);
           return {
-            title: `${fuseName(node)}: rating ${says}.`,
+            title: `${fuseName(node)}: ${says === 'not known' ? 'what is its rating?' : `rating ${says}.`}`,
             remedy:
               node?.kind === 'switch-fuse'
                 ? 'Whoever is responsible for it may read its fuse; otherwise ask the operator.'
@@ -266,7 +266,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
       unratedNodes(facts.survey, facts.tree).map(({ here: { node }, onWay }) => ({
         subjectId: node.id,
         answers: ratingsOf(facts, node.id),
-        title: `${nodeName(node)}: rating not known, so nothing is held against it.`,
+        title: `${nodeName(node)}: what is its rating?`,
         remedy: 'Read it off the device; where it cannot be read, say so in the notes.',
         ...(onWay ? {} : { on: 'workmanship' as const }),
       })),
@@ -304,7 +304,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
           subjectId: id,
           on: READING_STANDS_ON[kind],
           station: READING_FORMS[kind].station,
-          title: `${READING_FORMS[kind].name}: no value entered.`,
+          title: `${READING_FORMS[kind].name}: what was the value?`,
           remedy: 'Enter what the instrument showed, or remove the reading.',
         })),
   },

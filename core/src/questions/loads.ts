@@ -68,13 +68,13 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
     id: 'no-loads',
     field: 'loads',
     why: 'Without them the maximum demand is not known.',
-    open: ({ connected, basis }) => {
+    open: ({ survey, connected, basis }) => {
       const gap = basis === 'measurement' ? undefined : basisGap(connected, 'circuits');
       return gap === undefined
         ? []
         : [
             {
-              title: gap,
+              title: survey.loads.length === 0 ? 'Which loads are there already?' : gap,
               remedy: 'Start from a usual set for this kind of home and correct it.',
               answers: STARTING_SETS.map((set) => ({
                 says: set.name,
@@ -96,7 +96,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
       !survey.loads.some(({ class: kind }) => kind === 'socket-circuit' || kind === 'socket-appliance')
         ? [
             {
-              title: 'No socket circuits are listed.',
+              title: 'How many socket circuits are there?',
               remedy: 'Few homes have none: check the board.',
               answers: [1, 2].map((rings) => ({
                 says: rings === 1 ? 'One ring' : 'Two rings',
@@ -172,7 +172,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ id }) => unsized.has(id))
         .map((load) => ({
           subjectId: load.id,
-          title: `${name(load)}: no size given, so it is missing from the sum.`,
+          title: `${name(load)}: what size is it? It is missing from the sum.`,
           remedy: 'Enter watts or amperes from its plate.',
           answers: sizesOf(load, facts),
         }));
@@ -325,7 +325,7 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ kind, phases, note }) => kind === 'full-load-test' && phases.length > 0 && !note?.trim())
         .map(({ id }) => ({
           subjectId: id,
-          title: 'A full-load test does not say which loads were on.',
+          title: 'Which loads were on during the full-load test?',
           remedy: 'Write down which they were.',
         })),
   },

@@ -15,7 +15,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     on: 'form',
     why: 'The operator finds the supply by it.',
     open: ({ survey: { place } }) =>
-      place.addressLine1 ? [] : [{ title: 'The address is not recorded.', remedy: 'Enter it.' }],
+      place.addressLine1 ? [] : [{ title: 'What is the address?', remedy: 'As the operator knows it.' }],
   },
   {
     ...about,
@@ -29,7 +29,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
       meterPoint(place.meterPointNumber).state === 'missing'
         ? [
             {
-              title: 'The meter point number is not known.',
+              title: 'What is the meter point number?',
               remedy: 'It is on the electricity bill, under a large S.',
             },
           ]
@@ -61,7 +61,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
       place.premises === undefined
         ? [
             {
-              title: 'What kind of premises is it? Household allowances are used until that is recorded.',
+              title: 'What kind of premises is it?',
               remedy: 'Choose household, small shop or office, or guest house.',
               answers: PREMISES.map((premises) => ({
                 says: PREMISES_NAMES[premises],
@@ -84,7 +84,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
       supply.phases === undefined
         ? [
             {
-              title: 'Single-phase or three-phase? Single-phase is used until that is recorded.',
+              title: 'Single-phase or three-phase?',
               remedy: 'Count the fuses at the cut-out.',
               answers: ([1, 3] as const).map((phases) => ({
                 says: phases === 1 ? 'Single-phase' : 'Three-phase',
@@ -102,7 +102,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     on: 'form',
     why: 'The form asks for it.',
     open: ({ survey: { place } }) =>
-      place.customerName ? [] : [{ title: 'The customer’s name.', remedy: 'Enter it.' }],
+      place.customerName ? [] : [{ title: 'What is the customer’s name?', remedy: 'As it is on the bill.' }],
   },
   {
     ...about,
@@ -114,7 +114,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     open: ({ survey: { place } }) =>
       place.customerPhone || place.customerEmail
         ? []
-        : [{ title: 'A telephone number or e-mail address for the customer.', remedy: 'Enter one.' }],
+        : [{ title: 'How can the customer be reached?', remedy: 'A telephone number or an e-mail address.' }],
   },
   {
     ...about,
@@ -123,7 +123,8 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     askOf: 'customer',
     on: 'form',
     why: 'The form asks for it.',
-    open: ({ survey: { place } }) => (place.postcode ? [] : [{ title: 'The postcode.', remedy: 'Enter it.' }]),
+    open: ({ survey: { place } }) =>
+      place.postcode ? [] : [{ title: 'What is the postcode?', remedy: 'The operator finds the supply by it.' }],
   },
   {
     ...about,
@@ -135,7 +136,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     open: ({ survey: { place } }) =>
       place.operatorName
         ? []
-        : [{ title: 'The network operator’s name.', remedy: 'It is on the bill, or follows from the meter point.' }],
+        : [{ title: 'Which network operator is it?', remedy: 'It is on the bill, or follows from the meter point.' }],
   },
   {
     station: 'route',
@@ -147,7 +148,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     why: 'A request for the supply alone has to say what is asked for.',
     open: ({ survey }) =>
       isUpgradeOnly(survey) && !survey.request.fuseUpgrade && !survey.request.newPhases
-        ? [{ title: 'Which change of supply is asked for.', remedy: 'A larger fuse, or more phases.' }]
+        ? [{ title: 'Which change of supply is asked for?', remedy: 'A larger fuse, or more phases.' }]
         : [],
   },
   {
@@ -160,7 +161,7 @@ export const PLACE_QUESTIONS: readonly QuestionEntry[] = [
     why: 'The operator decides on a size.',
     open: ({ survey: { request } }) =>
       request.fuseUpgrade === true && request.wantedFuseA === undefined
-        ? [{ title: 'The size of fuse asked for.', remedy: 'Enter it.' }]
+        ? [{ title: 'Which fuse is asked for?', remedy: 'Its rating, in amperes.' }]
         : [],
   },
 ];

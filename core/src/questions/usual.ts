@@ -106,8 +106,8 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
         .filter(({ limiter }) => limiter.kind === undefined)
         .map((proposal) => ({
           subjectId: proposal.id,
-          title: `${equipmentName(proposal)}: counted at its full rating.`,
-          remedy: 'Record how it is limited, where it is.',
+          title: `${equipmentName(proposal)}: how is it kept inside the supply?`,
+          remedy: 'It counts at its full rating until that is recorded.',
         })),
   },
   {

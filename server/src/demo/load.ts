@@ -13,7 +13,8 @@ import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
 import { handInLog } from './logs';
-import { putTerms } from '../firm/queries';
+import { putProfile, putTerms } from '../firm/queries';
+import { DEMO_EQUIPMENT } from './equipment';
 import { DEMO_INSTRUMENTS } from './instruments';
 import { DEMO_CONTACT, DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
@@ -51,6 +52,10 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   const { firmId, personIds } = await makeFirm(owner, DEMO_FIRM, DEMO_PEOPLE, DEMO_PASSWORD);
   await inFirm(app, { firmId }, async (db) => {
     await putTerms(db, { firmId, personId: personIds[0] ?? '' }, { options: [], bands: [], contact: DEMO_CONTACT });
+    for (const profile of DEMO_EQUIPMENT) {
+      const id = newId();
+      await putProfile(db, { firmId, personId: personIds[0] ?? '' }, id, { id, ...profile });
+    }
     for (const instrument of DEMO_INSTRUMENTS)
       await putInstrument(db, { firmId, personId: personIds[0] ?? '' }, { id: newId(), retired: false, ...instrument });
   });

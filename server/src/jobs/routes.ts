@@ -1,3 +1,4 @@
+import { addressOf } from '@keen-gauge/core/survey/address';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import { IsNotEmpty, IsString, IsUUID, MaxLength } from 'class-validator';
 import { Router } from 'express';
@@ -42,7 +43,7 @@ export function jobRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const { id, place, wanted } = bodyAs(CreateJob, request.body);
     const job = await inFirm(pool, asker, async (db) => {
-      const survey = blankSurvey();
+      const survey = { ...blankSurvey(), place: { ...addressOf(place) } };
       const summary = summarise(survey, rulesFor(undefined, await firmRules(db)), place);
       await insertJob(db, { ...asker, id, place, wanted, survey, revisionId: newId(), summary });
       return jobById(db, id);

@@ -1,9 +1,10 @@
 import { CalendarDays, CircleHelp, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { signOut, useMe, type Me } from '../api/me';
 import { BareButton, Button } from '../kit/Button';
+import { AppFoot } from './AppFoot';
 import { LightSwitch } from './LightSwitch';
 import { Mark } from './Mark';
 import { useNewerVersion } from './newer-version';
@@ -18,9 +19,11 @@ const Bar = styled.header`
   background: var(--surface);
   border-bottom: 1px solid var(--line);
   @media (max-width: 44rem) {
-    gap: 0 0.1rem;
-    /* No keyboard, no shortcuts: one row for what is left. */
-    & > [aria-label='Keyboard shortcuts'] {
+    /* On a phone the way about is at the foot. */
+    & > :not(:first-child, :nth-child(2)) {
+      display: none;
+    }
+    &[data-survey] {
       display: none;
     }
   }
@@ -46,16 +49,6 @@ const Bench = styled(Link)`
   min-height: 44px;
   min-width: 44px;
   color: var(--ink);
-`;
-
-const Wide = styled.span`
-  @media (max-width: 44rem) {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
 `;
 
 const Newer = styled.div`
@@ -86,6 +79,14 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   const navigate = useNavigate();
   const { refresh } = useMe();
   const newer = useNewerVersion();
+  const { pathname } = useLocation();
+  // A survey has its own way about.
+  const survey = useMatch('/jobs/:jobId/*') !== null && !pathname.endsWith('/history');
+  const leave = (): void => {
+    void signOut().finally(() => {
+      refresh(null);
+    });
+  };
   useShortcuts({
     '?': () => {
       setHelp(true);
@@ -95,21 +96,21 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   return (
     <>
       <Skip href="#main">Skip to the main part</Skip>
-      <Bar className="no-print">
+      <Bar className="no-print" {...(survey ? { 'data-survey': '' } : {})}>
         <Home to="/">
-          <Mark /> <Wide>Keen Gauge</Wide>
+          <Mark /> Keen Gauge
         </Home>
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
-          <Wide>{me.firm}</Wide>
+          {me.firm}
         </span>
         <Bench to="/diary">
-          <CalendarDays size={19} aria-hidden /> <Wide>Diary</Wide>
+          <CalendarDays size={19} aria-hidden /> Diary
         </Bench>
         <Bench to="/firm">
-          <SlidersHorizontal size={19} aria-hidden /> <Wide>The firm’s own</Wide>
+          <SlidersHorizontal size={19} aria-hidden /> Firm settings
         </Bench>
         <Bench to="/instruments">
-          <Gauge size={19} aria-hidden /> <Wide>Instruments</Wide>
+          <Gauge size={19} aria-hidden /> Instruments
         </Bench>
         <LightSwitch />
         <BareButton
@@ -120,16 +121,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         >
           <CircleHelp size={20} aria-hidden />
         </BareButton>
-        <BareButton
-          onPress={() => {
-            void signOut().finally(() => {
-              refresh(null);
-            });
-          }}
-          aria-label={`Sign out ${me.name}`}
-        >
+        <BareButton onPress={leave} aria-label={`Sign out ${me.name}`}>
           <LogOut size={18} aria-hidden />
-          <Wide style={{ fontWeight: 500 }}>{me.name}</Wide>
+          {me.name}
         </BareButton>
       </Bar>
       {newer && (
@@ -145,6 +139,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         </Newer>
       )}
       {children}
+      {!survey && <AppFoot me={me} pathname={pathname} onSignOut={leave} />}
       <ShortcutSheet
         isOpen={help}
         onClose={() => {

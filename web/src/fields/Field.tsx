@@ -8,29 +8,38 @@ import { wordsOf } from './words-of';
 export interface FieldProps extends Partial<FieldWords> {
   readonly path: Place;
   readonly fault?: string | undefined;
+  /** Numbers with keys for a thumb. */
+  readonly pad?: boolean;
+  /** The question stands above already. */
+  readonly hideLabel?: boolean;
 }
 
 /** A field of the survey with its usual control: what it holds says which, its words say what it is called. What is given here goes before those. */
-export function Field({ path, fault, ...over }: FieldProps) {
+export function Field({ path, fault, pad, hideLabel, ...over }: FieldProps) {
   const field = fieldAt(path);
   const spec = specAt(path);
   const words = field === undefined ? undefined : wordsOf(field);
   if (!spec || !(words ?? over.label)) throw new Error(`${path.join('.')} has no words`);
   const { label = '', help, options = [], usual, tile, list, lines, type, inputMode } = { ...words, ...over };
-  const told = { label, ...(help === undefined ? {} : { help }) };
+  const told = { label, ...(help ? { help } : {}) };
+  const tiled = { ...told, ...(tile ? { tile } : {}), ...(hideLabel ? { hideLabel } : {}) };
   switch (spec.kind) {
     case 'number':
       if (options.length === 0)
-        return <BoundNumber path={path as Place<number>} {...told} {...(usual === undefined ? {} : { usual })} />;
-      return (
-        <BoundCode path={path as Place<number>} {...told} {...(tile ? { tile } : {})} codes={coded(options, Number)} />
-      );
+        return (
+          <BoundNumber
+            path={path as Place<number>}
+            {...told}
+            {...(usual === undefined ? {} : { usual })}
+            {...(pad ? { pad } : {})}
+          />
+        );
+      return <BoundCode path={path as Place<number>} {...tiled} codes={coded(options, Number)} />;
     case 'yes-no':
       return (
         <BoundCode
           path={path as Place<boolean>}
-          {...told}
-          {...(tile ? { tile } : {})}
+          {...tiled}
           codes={coded(options.length > 0 ? options : YES_NO, (value) => value === 'true')}
         />
       );
@@ -38,16 +47,9 @@ export function Field({ path, fault, ...over }: FieldProps) {
       if (options.length === 0) return <BoundAnswer path={path as Place<Answer>} {...told} />;
       // A number of a closed list, such as how many phases.
       if (typeof spec.choices[0] === 'number')
-        return (
-          <BoundCode
-            path={path as Place<number>}
-            {...told}
-            {...(tile ? { tile } : {})}
-            codes={coded(options, Number)}
-          />
-        );
+        return <BoundCode path={path as Place<number>} {...tiled} codes={coded(options, Number)} />;
       if (list) return <BoundSelect path={path as Place<string>} label={label} options={options} />;
-      return <BoundChoice path={path as Place<string>} {...told} {...(tile ? { tile } : {})} options={options} />;
+      return <BoundChoice path={path as Place<string>} {...tiled} options={options} />;
     default:
       return (
         <BoundText

@@ -12,6 +12,7 @@ export const CIRCUIT_WORDS: WordsOf = {
   'proposals.circuit.curve': {
     label: 'Curve',
     list: true,
+    tile: '4.4rem',
     options: (['B', 'C', 'D'] as const).map((value) => ({ value, label: value })),
   },
   'proposals.circuit.cableType': {
@@ -19,7 +20,11 @@ export const CIRCUIT_WORDS: WordsOf = {
     list: true,
     options: CABLE_OPTIONS.filter(({ value }) => value !== 'tails'),
   },
+  'proposals.circuit.segments.lengthM': { label: 'Length', usual: [5, 10, 20] },
   'proposals.circuit.segments.laid': { label: 'How laid', list: true, options: LAID_OPTIONS },
+  'proposals.circuit.segments.ambientC': { label: 'Air or ground, warmest', usual: [20, 30, 35] },
+  'proposals.circuit.segments.circuitsTogether': { label: 'Circuits together, this one counted', usual: [1, 2, 3] },
+  'proposals.circuit.segments.insulationMm': { label: 'Length surrounded by insulation', usual: [0, 50, 100] },
   'proposals.circuit.concealed': {
     label: 'Does it lie anywhere in a wall under 50 mm deep, without earthed protection?',
   },
@@ -57,8 +62,10 @@ export const CIRCUIT_WORDS: WordsOf = {
       { value: 'owner-declined', label: 'Owner declined', note: 'In a single dwelling only' },
     ],
   },
+  'proposals.surge.leadsM': { label: 'Its leads, line and earth together', usual: [0.3, 0.5] },
   'proposals.surge.decidedBy': { label: 'Decided by' },
   'proposals.surge.reason': { label: 'The owner’s reason' },
+  'proposals.position.heightM': { label: 'Height of its outlet or controls', usual: [1, 1.2] },
   'proposals.position.toInletM': { label: 'To the vehicle’s inlet, as the lead lies' },
   'proposals.position.leadM': { label: 'Length of the lead', usual: [5, 7.5, 10] },
   'proposals.position.reachable': { label: 'Can it be reached safely?' },

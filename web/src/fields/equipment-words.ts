@@ -77,5 +77,6 @@ export const EQUIPMENT_WORDS: WordsOf = {
   'proposals.limiter.fit.signedReading': { label: 'Can its controller tell export from import?' },
   'proposals.dataLink.clamp': { label: 'How does the clamp reach it?', tile: '8rem', options: LINKS },
   'proposals.dataLink.network': { label: 'How does the network reach it?', tile: '8rem', options: LINKS },
+  'proposals.dataLink.signalDbm': { label: 'Signal at the place' },
   'proposals.dataLink.lengthM': { label: 'Data cable, where wired' },
 };

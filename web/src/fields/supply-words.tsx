@@ -55,12 +55,12 @@ export const SUPPLY_WORDS: WordsOf = {
     label: 'Loop status',
     tile: '14rem',
     options: [
-      { value: 'not-looped', label: 'Not looped', note: 'One cable seen and traced, or the operator’s record' },
-      { value: 'feeds-next-door', label: 'Feeds next door', note: 'A second cable leaves from this cut-out' },
+      { value: 'not-looped', label: 'Not looped', note: 'One cable, traced or on record' },
+      { value: 'feeds-next-door', label: 'Feeds next door', note: 'A second cable leaves here' },
       {
         value: 'fed-from-next-door',
         label: 'Fed from next door',
-        note: 'The cable comes through the neighbour’s cut-out',
+        note: 'It comes through their cut-out',
       },
       { value: 'unknown', label: 'Not known', note: 'Could not be seen or traced' },
     ],

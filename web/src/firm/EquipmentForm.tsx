@@ -85,6 +85,14 @@ export function EquipmentForm({
           {...(failSafesA === null ? { fault: faulty } : {})}
         />
         <TextInput
+          label="Make and model"
+          value={draft.makeAndModel ?? ''}
+          onChange={(next) => {
+            set({ makeAndModel: next === '' ? undefined : next });
+          }}
+          maxLength={100}
+        />
+        <TextInput
           label="Register reference"
           value={draft.registerReference ?? ''}
           onChange={(next) => {

@@ -3,13 +3,18 @@ import type { Assessment } from '@keen-gauge/core/assessment';
 import type { PerPhase } from '@keen-gauge/core/demand/per-phase-figures';
 import { worstPhase } from '@keen-gauge/core/demand/per-phase';
 import type { Figure } from '@keen-gauge/core/worked';
+import { ChevronDown } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from 'react-aria-components';
 import styled from 'styled-components';
+import { useMedia } from '../app/use-media';
 import { EvidenceWord } from '../kit/EvidenceMark';
 import { RouteMark } from '../kit/RouteMark';
 import { stateOf } from '../kit/StateMark';
 import { figureText } from './figure-text';
 import { FigureButton, TightFigures } from './FigureButton';
-import { Scale } from './Scale';
+import { MiniScale, Scale } from './Scale';
+import { stripWords } from './strip-words';
 
 const Face = styled.section`
   background: var(--surface);
@@ -17,6 +22,9 @@ const Face = styled.section`
   border-bottom: 3px solid var(--ink);
   border-radius: calc(var(--corner) + 2px);
   padding: 0.5rem 0.9rem 0.6rem;
+  @media (max-width: 44rem) {
+    padding: 0.35rem 0.7rem 0.25rem;
+  }
 `;
 
 const Figures = styled(TightFigures)`
@@ -46,6 +54,34 @@ const RouteBox = styled.div`
     padding: 0.1rem 0 0.1rem 0.5rem;
     min-height: 0;
   }
+`;
+
+/** On a phone: one slim line, which opens. */
+const Strip = styled(Button)`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.2rem 0.5rem;
+  align-items: center;
+  width: 100%;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: transparent;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  & > :first-child {
+    grid-column: 1 / -1;
+  }
+`;
+
+const StripWords = styled.span`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 0.8rem;
+  font-size: 0.92rem;
 `;
 
 const Small = styled.span`
@@ -90,6 +126,8 @@ export function Gauge({
   /** The route’s words with what the operator has answered. */
   readonly routeWords: string;
 }) {
+  const phone = useMedia('(max-width: 44rem)');
+  const [open, setOpen] = useState(false);
   const { supply, demand, route } = assessment;
   const now = worstPhase(demand.before);
   const after = worstPhase(demand.afterManaged);
@@ -113,42 +151,61 @@ export function Gauge({
   }));
   return (
     <Face aria-label="Gauge">
-      <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished === true} rows={rows} />
-      <Figures>
-        <FigureButton
-          name={supply.ratingEstablished === true ? 'Fuse rating' : 'Fallback'}
-          figure={supply.rating}
-          text={`${supply.rating.value ?? ''} A`}
-          under={<EvidenceWord evidence={supply.evidence} />}
-          colour="var(--ink)"
-        />
-        <FigureButton
-          name={`MD now${phases}`}
-          figure={now}
-          under={`${figureText(demand.beforeKva)}, ${demand.basis}`}
-          colour="var(--now)"
-        />
-        <FigureButton
-          name={`MD after${phases}`}
-          figure={after}
-          under={`${demand.limiter.holds && demand.limiter.kind === 'clamp' ? 'managed · ' : ''}${figureText(demand.afterKva)}`}
-          colour="var(--added)"
-        />
-        <FigureButton
-          name="Headroom"
-          figure={left}
-          under={headroomNote(assessment)}
-          colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
-        />
-        <RouteBox>
-          <RouteMark way={route.way} words={routeWords} />
-          <Small>
-            {route.triggers.length === 0
-              ? 'nothing stands in the way'
-              : `${route.triggers.length} reason${route.triggers.length === 1 ? '' : 's'}`}
-          </Small>
-        </RouteBox>
-      </Figures>
+      {phone && (
+        <Strip
+          aria-expanded={open}
+          onPress={() => {
+            setOpen(!open);
+          }}
+        >
+          <MiniScale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished === true} rows={rows} />
+          <StripWords>
+            <strong>{stripWords(assessment)}</strong>
+            <RouteMark way={route.way} words={routeWords} size={16} />
+          </StripWords>
+          <ChevronDown size={18} aria-hidden style={{ rotate: open ? '180deg' : undefined }} />
+        </Strip>
+      )}
+      {(open || !phone) && (
+        <>
+          <Scale ratingA={supply.rating.value ?? 0} established={supply.ratingEstablished === true} rows={rows} />
+          <Figures>
+            <FigureButton
+              name={supply.ratingEstablished === true ? 'Fuse rating' : 'Fallback'}
+              figure={supply.rating}
+              text={`${supply.rating.value ?? ''} A`}
+              under={<EvidenceWord evidence={supply.evidence} />}
+              colour="var(--ink)"
+            />
+            <FigureButton
+              name={`MD now${phases}`}
+              figure={now}
+              under={`${figureText(demand.beforeKva)}, ${demand.basis}`}
+              colour="var(--now)"
+            />
+            <FigureButton
+              name={`MD after${phases}`}
+              figure={after}
+              under={`${demand.limiter.holds && demand.limiter.kind === 'clamp' ? 'managed · ' : ''}${figureText(demand.afterKva)}`}
+              colour="var(--added)"
+            />
+            <FigureButton
+              name="Headroom"
+              figure={left}
+              under={headroomNote(assessment)}
+              colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
+            />
+            <RouteBox>
+              <RouteMark way={route.way} words={routeWords} />
+              <Small>
+                {route.triggers.length === 0
+                  ? 'nothing stands in the way'
+                  : `${route.triggers.length} reason${route.triggers.length === 1 ? '' : 's'}`}
+              </Small>
+            </RouteBox>
+          </Figures>
+        </>
+      )}
       <p className="unseen" role="status" aria-live="polite">
         {`Headroom ${figureText(left)}. Route: ${routeWords}.`}
       </p>

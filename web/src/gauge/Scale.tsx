@@ -169,3 +169,46 @@ export function Scale({
     </Svg>
   );
 }
+
+/** The same in the height of a line, for a phone: the fullest phase alone, without its scale. */
+export function MiniScale({
+  ratingA,
+  established,
+  rows,
+}: {
+  readonly ratingA: number;
+  readonly established: boolean;
+  readonly rows: readonly ScaleRow[];
+}) {
+  const end = scaleEnd(ratingA, rows);
+  const fullest = rows.reduce((most, row) => ((row.afterA ?? 0) > (most.afterA ?? 0) ? row : most), rows[0] ?? NOTHING);
+  const now = fullest.nowA ?? 0;
+  const after = Math.max(fullest.afterA ?? now, now);
+  const share = (amperes: number): string => `${(100 * Math.min(Math.max(amperes, 0), end)) / end}%`;
+  return (
+    <Svg height={14} aria-hidden focusable="false">
+      <rect x="0" y={2} width="100%" height={10} rx={2} fill="var(--raised)" stroke="var(--line)" />
+      <rect
+        x="0"
+        y={2}
+        width={share(after)}
+        height={10}
+        rx={2}
+        fill={after > ratingA ? 'var(--hold)' : 'var(--added)'}
+        opacity={0.75}
+      />
+      <rect x="0" y={2} width={share(now)} height={10} rx={2} fill="var(--now)" />
+      <line
+        x1={share(ratingA)}
+        x2={share(ratingA)}
+        y1={0}
+        y2={14}
+        stroke="var(--ink)"
+        strokeWidth={4}
+        {...(established ? {} : { strokeDasharray: '3 2' })}
+      />
+    </Svg>
+  );
+}
+
+const NOTHING: ScaleRow = { phase: 'L1', nowA: null, afterA: null, unmanagedA: null, marks: [] };

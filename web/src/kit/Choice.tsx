@@ -64,6 +64,8 @@ export interface ChoiceProps<V extends string> {
   readonly help?: string;
   /** Least width of a tile. */
   readonly tile?: string;
+  /** Said to those who hear the page, and not seen where the question stands above already. */
+  readonly hideLabel?: boolean;
 }
 
 /** One of a few, each on a tile big enough for a thumb. Nothing is chosen until someone chooses. */
@@ -75,6 +77,7 @@ export function Choice<V extends string>({
   isDisabled = false,
   help,
   tile,
+  hideLabel = false,
 }: ChoiceProps<V>) {
   return (
     <RadioGroup
@@ -86,7 +89,7 @@ export function Choice<V extends string>({
       }}
     >
       <Label>
-        <FieldLabel>{label}</FieldLabel>
+        <FieldLabel className={hideLabel ? 'unseen' : ''}>{label}</FieldLabel>
       </Label>
       {help !== undefined && <FieldHelp style={{ margin: '0 0 0.4rem' }}>{help}</FieldHelp>}
       <Tiles style={tile ? { '--tile': tile } : undefined}>

@@ -4,6 +4,8 @@ import { Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from './Button';
 import { FieldFoot } from './FieldFoot';
+import { Keypad } from './Keypad';
+import { keyed } from './keyed';
 import { boxed, FieldLabel } from './fields';
 
 const Row = styled.div`
@@ -61,6 +63,8 @@ export interface NumberInputProps {
   readonly help?: string;
   /** What somebody else, such as the server, found wrong with the value. */
   readonly fault?: string | undefined;
+  /** With keys of its own, big enough for a gloved thumb, instead of the device’s. */
+  readonly pad?: boolean;
 }
 
 /**
@@ -78,6 +82,7 @@ export function NumberInput({
   usual,
   help,
   fault: found,
+  pad = false,
 }: NumberInputProps) {
   const [typed, setTyped] = useState(value === undefined ? '' : String(value));
   const [known, setKnown] = useState(value);
@@ -120,7 +125,7 @@ export function NumberInput({
       value={typed}
       onChange={type}
       isInvalid={fault !== undefined}
-      inputMode={whole ? 'numeric' : 'decimal'}
+      inputMode={pad ? 'none' : whole ? 'numeric' : 'decimal'}
       autoComplete="off"
       maxLength={24}
     >
@@ -148,6 +153,16 @@ export function NumberInput({
         ))}
       </Row>
       <FieldFoot help={help} fault={fault} />
+      {pad && (
+        <Keypad
+          label={label}
+          whole={whole ?? false}
+          signed={least < 0}
+          onKey={(key) => {
+            type(keyed(typed, key));
+          }}
+        />
+      )}
       {either && (
         <Row role="group" aria-label={`Which number, ${label}`}>
           {[either.whole, either.fraction].map((each) => (

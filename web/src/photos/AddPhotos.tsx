@@ -38,3 +38,32 @@ export function AddPhotos({
     </>
   );
 }
+
+/** The camera alone, where one picture proves one answer. */
+export function CameraButton({
+  subject,
+  subjectId,
+  of,
+}: {
+  readonly subject: PhotoSubject;
+  readonly subjectId?: string;
+  readonly of: string;
+}) {
+  const { uploads, survey } = useSurvey();
+  const taken = survey.photos.filter(
+    (photo) => photo.subject === subject && (subjectId === undefined || photo.subjectId === subjectId),
+  ).length;
+  return (
+    <FileTrigger
+      acceptedFileTypes={PICTURE_KINDS}
+      defaultCamera="environment"
+      onSelect={(files) => {
+        void uploads.add([...(files ?? [])], { subject, ...(subjectId === undefined ? {} : { subjectId }) });
+      }}
+    >
+      <Button aria-label={`Camera: ${of}${taken === 0 ? '' : `; ${taken} taken`}`}>
+        <Camera size={20} aria-hidden /> {taken === 0 ? '' : taken}
+      </Button>
+    </FileTrigger>
+  );
+}

@@ -1,17 +1,14 @@
 import { READING_FORMS } from '@keen-gauge/core/intake/readings';
-import type { Reading } from '@keen-gauge/core/survey/reading';
 import type { ReadingKind } from '@keen-gauge/core/survey/words/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { instrumentName, useInstruments } from '../api/instruments';
+import { useInstruments } from '../api/instruments';
 import { Button } from '../kit/Button';
 import { Panel, Row, Stack } from '../kit/Panel';
-import { freshId } from '../stations/bound';
+import { freshReading, LAST_INSTRUMENT } from './fresh-reading';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 import { ReadingRow } from './ReadingRow';
-
-const LAST_INSTRUMENT = 'keen-gauge-last-instrument';
 
 /** Readings of these kinds: a button for each to take one, and those taken. */
 export function ReadingsPanel({
@@ -36,22 +33,12 @@ export function ReadingsPanel({
   const taken = survey.readings.filter(({ id, kind }) => kinds.includes(kind) && (shown?.has(id) ?? true));
 
   const take = (kind: ReadingKind): void => {
-    const id = freshId('reading');
-    // The instrument in the hand is most often the one used last.
-    const last = localStorage.getItem(LAST_INSTRUMENT);
-    const instrument = data?.instruments.find((each) => !each.retired && each.id === last);
-    const reading: Reading = {
-      id,
-      kind,
-      takenBy: me.name,
-      takenAt: new Date().toISOString(),
+    const reading = freshReading(kind, me.name, data?.instruments ?? [], {
       ...(nodeId === undefined ? {} : { nodeId }),
       ...(proposalId === undefined ? {} : { proposalId }),
-      ...(instrument ? { instrument: instrumentName(instrument) } : {}),
-      ...(instrument?.calibrationDue ? { calibrationDue: instrument.calibrationDue } : {}),
-    };
-    set(['readings', id], { ...reading });
-    setFresh(id);
+    });
+    set(['readings', reading.id], { ...reading });
+    setFresh(reading.id);
   };
 
   return (

@@ -84,6 +84,7 @@ export function BoundChoice<V extends string>({
   readonly label: string;
   readonly help?: string;
   readonly tile?: string;
+  readonly hideLabel?: boolean;
   readonly options: readonly ChoiceOption<V>[];
 }) {
   const store = useStore();
@@ -168,12 +169,14 @@ export function BoundCode<T extends number | boolean>({
   codes,
   help,
   tile = '10.5rem',
+  hideLabel = false,
 }: {
   readonly path: Place<number | boolean>;
   readonly label: string;
   readonly codes: readonly { readonly value: T; readonly label: string; readonly note?: string }[];
   readonly help?: string;
   readonly tile?: string;
+  readonly hideLabel?: boolean;
 }) {
   const store = useStore();
   const value: unknown = useField(path);
@@ -182,6 +185,7 @@ export function BoundCode<T extends number | boolean>({
       <Choice
         label={label}
         tile={tile}
+        hideLabel={hideLabel}
         {...(help === undefined ? {} : { help })}
         value={codes.find((code) => code.value === value)?.value.toString()}
         options={codes.map((code) => ({ ...code, value: String(code.value) }))}

@@ -1,4 +1,4 @@
-import type { AskOf, Station } from '@keen-gauge/core/finding';
+import { STATIONS, type AskOf, type Station } from '@keen-gauge/core/finding';
 
 /** Stations as they are called on the walk. */
 export const STATION_NAMES: Readonly<Record<Station, string>> = {
@@ -10,9 +10,28 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   loads: 'Loads',
   charger: 'New equipment',
   circuit: 'Circuit and protection',
-  route: 'Route',
+  route: 'Route and dates',
   pack: 'Pack',
-  after: 'After the job',
+  after: 'After fitting',
+};
+
+/** The walk in four legs. */
+export const LEGS: readonly { readonly name: string; readonly stations: readonly Station[] }[] = [
+  { name: 'The supply', stations: ['place', 'cut-out', 'loop', 'line-up', 'earthing', 'loads'] },
+  { name: 'The new load', stations: ['charger', 'circuit'] },
+  { name: 'The operator', stations: ['route', 'pack'] },
+  { name: 'The fit', stations: ['after'] },
+];
+
+/** What can be looked at of a survey: the next question, its stations, its photographs, and what is still to find out. */
+export const VIEWS = [...STATIONS, 'next', 'photos', 'to-look'] as const;
+export type View = (typeof VIEWS)[number];
+
+export const VIEW_NAMES: Readonly<Record<View, string>> = {
+  ...STATION_NAMES,
+  next: 'Next question',
+  photos: 'Photographs',
+  'to-look': 'Still to find out',
 };
 
 /** Who can answer a question, in words. */

@@ -1,40 +1,37 @@
 import { assess } from '@keen-gauge/core/assess';
 import { Memory } from '@keen-gauge/core/memory';
-import { STATIONS, type Station } from '@keen-gauge/core/finding';
+import { STATIONS } from '@keen-gauge/core/finding';
 import { missingItems } from '@keen-gauge/core/pack/missing';
 import { answeredWords } from '@keen-gauge/core/route/answered-words';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
-import { ArrowLeft, ArrowRight, History, Images, ListTree, Redo2, Undo2 } from 'lucide-react';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { ServerProblem } from '../api/client';
-import { jobNumber, stateWords, useJob, type Job } from '../api/jobs';
+import { useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Boundary } from '../app/Boundary';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Gauge } from '../gauge/Gauge';
-import { BareButton, Button } from '../kit/Button';
+import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
-import { Sheet } from '../kit/Sheet';
+import { PassView } from '../pass/PassView';
 import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
-import { STATION_NAMES } from '../stations/station-names';
+import { STATION_NAMES, VIEWS, type View } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
 import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
 import { OpenedNote } from './OpenedNote';
-import { SaveMark } from './SaveMark';
-import { Aside, Columns, GaugeBand, Page, PhoneBar, RoundLink, StepLink, Steps, Top } from './survey-layout';
+import { Aside, Columns, GaugeBand, Page, StepLink, Steps } from './survey-layout';
+import { SurveyFoot } from './SurveyFoot';
+import { SurveyTop } from './SurveyTop';
 import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
 import { useSurveyStore } from './use-survey-store';
-
-/** What can be looked at of a survey: its stations, its photographs, and what is still to be looked at. */
-const VIEWS = [...STATIONS, 'photos', 'to-look'] as const;
-type View = Station | 'photos' | 'to-look';
 
 /** One job’s survey. Opening another job, or trying again, starts afresh. */
 export default function SurveyPage() {
@@ -108,7 +105,6 @@ function SurveyView({
   const [memory] = useState(() => new Memory());
   const assessment = useMemo(() => assess(survey, rules, memory), [survey, rules, memory]);
   const missing = useMemo(() => missingItems(assessment).length, [assessment]);
-  const [walking, setWalking] = useState(false);
   const navigate = useNavigate();
   const uploads = useUploadQueue(job.id, me.id, look);
   const index = STATIONS.findIndex((each) => each === station);
@@ -129,6 +125,7 @@ function SurveyView({
     ']': () => {
       if (after) void navigate(`/jobs/${job.id}/${after}`);
     },
+    'g n': () => void navigate(`/jobs/${job.id}/next`),
     'g p': () => void navigate(`/jobs/${job.id}/photos`),
     'g l': () => void navigate(`/jobs/${job.id}/to-look`),
     'g h': () => void navigate(`/jobs/${job.id}/history`),
@@ -163,44 +160,7 @@ function SurveyView({
   return (
     <SurveyProvider value={here}>
       <Page>
-        <Top className="no-print" aria-label="This survey">
-          <RoundLink to="/" aria-label="Back to the jobs">
-            <ArrowLeft size={20} aria-hidden />
-          </RoundLink>
-          <span style={{ marginRight: 'auto' }}>
-            <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
-            <strong>{survey.place.addressLine1 ?? job.place}</strong> <span className="quiet">{stateWords(job)}</span>
-          </span>
-          <SaveMark store={store} />
-          <BareButton
-            aria-label="Undo"
-            isDisabled={!state.canUndo}
-            onPress={() => {
-              store.undo();
-            }}
-          >
-            <Undo2 size={19} aria-hidden />
-          </BareButton>
-          <BareButton
-            aria-label="Redo"
-            isDisabled={!state.canRedo}
-            onPress={() => {
-              store.redo();
-            }}
-          >
-            <Redo2 size={19} aria-hidden />
-          </BareButton>
-          <RoundLink
-            to={`/jobs/${job.id}/photos`}
-            aria-label={`Photographs: ${survey.photos.length}`}
-            aria-current={station === 'photos' ? 'page' : undefined}
-          >
-            <Images size={19} aria-hidden />
-          </RoundLink>
-          <RoundLink to={`/jobs/${job.id}/history`} aria-label="History">
-            <History size={19} aria-hidden />
-          </RoundLink>
-        </Top>
+        <SurveyTop job={job} store={store} view={station} />
         <Columns>
           <Aside className="no-print">
             <Walk jobId={job.id} current={station} assessment={assessment} missing={missing} />
@@ -210,7 +170,7 @@ function SurveyView({
               <Gauge assessment={assessment} routeWords={answeredWords(assessment.route, job.answer)} />
             </GaugeBand>
             <main id="main" ref={main}>
-              <OpenedNote station={station} />
+              {station !== 'next' && <OpenedNote station={station} />}
               <Conflicts state={state} store={store} />
               {state.faults.map((fault) => (
                 <Notice key={fault.path} kind="act" title={`${fault.path} ${fault.wrong}`}>
@@ -220,6 +180,8 @@ function SurveyView({
               <Boundary at={station} of="part">
                 {station === 'photos' ? (
                   <PhotosView />
+                ) : station === 'next' ? (
+                  <PassView />
                 ) : station === 'to-look' ? (
                   <LookView />
                 ) : (
@@ -244,51 +206,7 @@ function SurveyView({
           </div>
         </Columns>
       </Page>
-      <PhoneBar className="no-print">
-        {before ? (
-          <RoundLink to={`/jobs/${job.id}/${before}`} aria-label={`Station before: ${STATION_NAMES[before]}`}>
-            <ArrowLeft size={22} aria-hidden />
-          </RoundLink>
-        ) : (
-          <span />
-        )}
-        <BareButton
-          onPress={() => {
-            setWalking(true);
-          }}
-        >
-          <ListTree size={20} aria-hidden />{' '}
-          {station === 'photos'
-            ? 'Photographs'
-            : station === 'to-look'
-              ? 'To look at'
-              : `${index + 1} of ${STATIONS.length}: ${STATION_NAMES[station]}`}
-        </BareButton>
-        {after ? (
-          <RoundLink to={`/jobs/${job.id}/${after}`} aria-label={`Station after: ${STATION_NAMES[after]}`}>
-            <ArrowRight size={22} aria-hidden />
-          </RoundLink>
-        ) : (
-          <span />
-        )}
-      </PhoneBar>
-      <Sheet
-        title="The walk"
-        isOpen={walking}
-        onClose={() => {
-          setWalking(false);
-        }}
-      >
-        <Walk
-          jobId={job.id}
-          current={station}
-          assessment={assessment}
-          missing={missing}
-          onGo={() => {
-            setWalking(false);
-          }}
-        />
-      </Sheet>
+      <SurveyFoot job={job} view={station} assessment={assessment} missing={missing} />
     </SurveyProvider>
   );
 }

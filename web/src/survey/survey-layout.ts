@@ -5,15 +5,7 @@ import styled from 'styled-components';
 export const Page = styled.div`
   max-width: 84rem;
   margin: 0 auto;
-  padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 5rem;
-`;
-
-export const Top = styled.section`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 0.6rem;
-  min-height: 46px;
+  padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 3.6rem;
 `;
 
 export const Columns = styled.div`
@@ -48,19 +40,6 @@ export const Steps = styled.nav`
   justify-content: space-between;
   gap: 0.6rem;
   margin-top: 1.4rem;
-`;
-
-export const PhoneBar = styled.div`
-  display: none;
-  @media (max-width: 60rem) {
-    position: fixed;
-    inset: auto 0 0 0;
-    z-index: 6;
-    display: grid;
-    grid-template-columns: 52px 1fr 52px;
-    background: var(--surface);
-    border-top: 2px solid var(--ink);
-  }
 `;
 
 export const RoundLink = styled(Link)`

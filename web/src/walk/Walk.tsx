@@ -1,10 +1,9 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { STATIONS, type Station } from '@keen-gauge/core/finding';
-import { Footprints } from 'lucide-react';
+import { CircleHelp, Footprints } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useOwed } from '../survey/use-owed';
-import { STATION_NAMES } from '../stations/station-names';
+import { LEGS, STATION_NAMES, VIEW_NAMES, type View } from '../stations/station-names';
 import { workAt, type StationWork } from './work';
 
 const Rail = styled.nav`
@@ -21,8 +20,8 @@ const Stops = styled.ol`
     content: '';
     position: absolute;
     left: 1.32rem;
-    top: 0.4rem;
-    bottom: 1.2rem;
+    top: 0.2rem;
+    bottom: 1rem;
     border-left: 4px solid var(--strong-line);
   }
 `;
@@ -33,8 +32,8 @@ const Stop = styled(Link)`
   grid-template-columns: 1.9rem 1fr;
   gap: 0.65rem;
   align-items: center;
-  min-height: 50px;
-  padding: 0.25rem 0.6rem 0.25rem 0.5rem;
+  min-height: 44px;
+  padding: 0.1rem 0.6rem 0.1rem 0.5rem;
   border-radius: var(--corner);
   color: var(--ink);
   text-decoration: none;
@@ -54,9 +53,22 @@ const ToLook = styled(Stop)`
   padding-left: 0.9rem;
 `;
 
-const End = styled.div`
-  padding-left: 0.2rem;
-  font-size: 0.8rem;
+const NextLink = styled(ToLook)`
+  margin: 0 0 0.3rem;
+  border: 1.5px solid var(--strong-line);
+`;
+
+const Leg = styled.h3`
+  padding: 0.3rem 0 0 0.5rem;
+  font-size: 0.82rem;
+  font-weight: 600;
+  color: var(--quiet);
+`;
+
+const Small = styled.span`
+  display: block;
+  font-size: 0.82rem;
+  font-weight: 400;
   color: var(--quiet);
 `;
 
@@ -87,12 +99,12 @@ function StopMark({ work }: { readonly work: StationWork }) {
           x={15}
           y={20}
           textAnchor="middle"
-          fontSize={14}
+          fontSize={open > 99 ? 10 : 14}
           fontWeight={700}
           fill="var(--ink)"
           fontFamily="var(--figures)"
         >
-          {open}
+          {open > 99 ? '99+' : open}
         </text>
       ) : (
         <path
@@ -110,7 +122,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
 
 export interface WalkProps {
   readonly jobId: string;
-  readonly current: Station | 'photos' | 'to-look';
+  readonly current: View;
   readonly assessment: Assessment;
   /** How many items the pack still lacks. */
   readonly missing: number;
@@ -120,32 +132,45 @@ export interface WalkProps {
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
   const owed = useOwed()?.length;
-  const toAsk = assessment.findings.filter(({ grade }) => grade === 'ask').length;
+  const open = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
     <Rail aria-label="Stations">
-      <End aria-hidden>the street</End>
-      <Stops>
-        {STATIONS.map((station) => {
-          const work = workAt(station, assessment, missing, owed);
-          return (
-            <li key={station}>
-              <Stop
-                to={`/jobs/${jobId}/${station}`}
-                aria-current={station === current ? 'page' : undefined}
-                {...(onGo ? { onClick: onGo } : {})}
-              >
-                <StopMark work={work} />
-                <span>
-                  {STATION_NAMES[station]}
-                  <span className="quiet" style={{ display: 'block', fontSize: '0.82rem', fontWeight: 400 }}>
-                    {work.words}
-                  </span>
-                </span>
-              </Stop>
-            </li>
-          );
-        })}
-      </Stops>
+      <NextLink
+        to={`/jobs/${jobId}/next`}
+        aria-current={current === 'next' ? 'page' : undefined}
+        {...(onGo ? { onClick: onGo } : {})}
+      >
+        <CircleHelp size={20} aria-hidden />
+        <span>
+          Next question
+          <Small>{open === 0 ? 'nothing open' : `${open} open`}</Small>
+        </span>
+      </NextLink>
+      {LEGS.map(({ name, stations }) => (
+        <section key={name} aria-label={name}>
+          <Leg>{name}</Leg>
+          <Stops>
+            {stations.map((station) => {
+              const work = workAt(station, assessment, missing, owed);
+              return (
+                <li key={station}>
+                  <Stop
+                    to={`/jobs/${jobId}/${station}`}
+                    aria-current={station === current ? 'page' : undefined}
+                    {...(onGo ? { onClick: onGo } : {})}
+                  >
+                    <StopMark work={work} />
+                    <span>
+                      {STATION_NAMES[station]}
+                      <Small>{work.words}</Small>
+                    </span>
+                  </Stop>
+                </li>
+              );
+            })}
+          </Stops>
+        </section>
+      ))}
       <ToLook
         to={`/jobs/${jobId}/to-look`}
         aria-current={current === 'to-look' ? 'page' : undefined}
@@ -153,10 +178,8 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
       >
         <Footprints size={20} aria-hidden />
         <span>
-          To look at
-          <span className="quiet" style={{ display: 'block', fontSize: '0.82rem', fontWeight: 400 }}>
-            {toAsk === 0 ? 'nothing' : `${toAsk} question${toAsk === 1 ? '' : 's'}, by place`}
-          </span>
+          {VIEW_NAMES['to-look']}
+          <Small>{open === 0 ? 'nothing' : 'the list, to print'}</Small>
         </span>
       </ToLook>
     </Rail>

@@ -30,7 +30,7 @@ export const spareWay: CheckRule = {
     if (node.spareWays === undefined)
       return {
         state: 'not-known',
-        says: 'spare ways not counted',
+        says: 'how many spare ways are there?',
         remedy: 'Count them at the board front.',
         field: 'supply.nodes.spareWays',
       };
@@ -69,7 +69,7 @@ export const acceptsNewDevice: CheckRule = {
       };
     return {
       state: 'not-known',
-      says: 'not known whether its maker allows the new device',
+      says: 'does its maker allow the new device in it?',
       remedy: 'Read the maker’s list; families are not mixed.',
       field: 'supply.nodes.acceptsNewDevice',
     };
@@ -89,7 +89,7 @@ export const enclosure: CheckRule = {
     if (node.enclosure === undefined)
       return {
         state: 'not-known',
-        says: 'enclosure not said',
+        says: 'what is its enclosure made of?',
         remedy: 'Look at the board front.',
         field: 'supply.nodes.enclosure',
       };
@@ -115,8 +115,8 @@ export const boardPlace: CheckRule = {
     if (node.place === undefined)
       return {
         state: 'not-known',
-        says: 'not said where it is',
-        remedy: 'Say whether it is indoors or out.',
+        says: 'where is it?',
+        remedy: 'Record whether it is indoors or out.',
         field: 'supply.nodes.place',
       };
     if (node.place !== 'outdoors') return HOLDS;

@@ -129,7 +129,7 @@ export function openChecks(facts: Pick<CheckFacts, 'survey' | 'tree'>, outcomes:
       {
         rule,
         nodeId: here.node.id,
-        title: `${nodeName(here.node)}: ${verdict.says}${unseen}.${answered?.note ? ` ${answered.note}` : ''}`,
+        title: `${nodeName(here.node)}: ${ended(verdict.says + unseen)}${answered?.note ? ` ${answered.note}` : ''}`,
         remedy: verdict.remedy,
         field: verdict.field,
         needsFigure: verdict.needsFigure === true,
@@ -151,4 +151,9 @@ function isAnothers(here: TreeNode, { survey, tree }: Pick<CheckFacts, 'survey' 
   const own = towardsStreet(here).find(({ node }) => node.kind === 'switch-fuse' || node.kind === 'cut-out');
   if (!own || own === tree.device) return false;
   return !survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), own));
+}
+
+/** A sentence with its end: a question has its own. */
+function ended(says: string): string {
+  return says.endsWith('?') ? says : `${says}.`;
 }

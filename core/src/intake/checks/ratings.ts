@@ -6,7 +6,7 @@ import { HOLDS, upstreamOf, type CheckFacts, type CheckRule, type CheckVerdict, 
 function unread(what: string): CheckVerdict {
   return {
     state: 'not-known',
-    says: `${what} not known, so nothing is held against it`,
+    says: `what is its ${what}?`,
     remedy: 'Read it off its face.',
     field: 'supply.nodes.ratingA',
     needsFigure: true,

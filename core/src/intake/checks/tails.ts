@@ -18,7 +18,7 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
   if (sizeMm2 === undefined)
     return {
       state: 'not-known',
-      says: 'size of the tails into it not known',
+      says: 'what size are the tails into it?',
       remedy: 'Read the size off the sheath, or measure it; 25 mm² is usual.',
       field: 'supply.nodes.cable.sizeMm2',
       needsFigure: true,
@@ -79,8 +79,8 @@ function judgeSize(here: TreeNode, facts: CheckFacts): CheckVerdict {
   return HOLDS;
 }
 
-/** The links between the first meter after the device and here, nearest the street last. */
-function consumerLinks(here: TreeNode, device: TreeNode | null): TreeNode[] {
+/** The conductors between the first meter after the device and here, nearest the street last. */
+export function consumerLinks(here: TreeNode, device: TreeNode | null): TreeNode[] {
   const way = towardsStreet(here);
   const end = way.findIndex(({ node }) => node.kind === 'meter');
   const stop = end >= 0 ? end : device ? way.indexOf(device) : way.length;
@@ -113,10 +113,10 @@ function judgeLength(here: TreeNode, { rules, tree }: CheckFacts): CheckVerdict 
   if (unknown.length === 0) return HOLDS;
   return {
     state: 'not-known',
-    says: `length of the tails into ${unknown
+    says: `how long are the tails into ${unknown
       .map(({ node }) => nodeName(node))
       .reverse()
-      .join(', ')} not known`,
+      .join(' and ')}?`,
     remedy: `Measure along them; over ${longest} m they need protection of their own.`,
     field: 'supply.nodes.cable.lengthM',
     needsFigure: true,

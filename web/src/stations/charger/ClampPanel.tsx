@@ -14,28 +14,15 @@ import { Field } from '../../fields/Field';
 
 /** Clamp management: where the clamps sit, what they are held to, what happens when one is lost. */
 export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, assessment, rules } = useSurvey();
+  const { survey, assessment } = useSurvey();
   const set = useSet();
   const path = ['proposals', proposal.id, 'limiter'] as const;
   const { limiter } = assessment.demand;
-  const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
   const verdict = assessment.verdicts.find(({ id }) => id === 'limiter');
-  const bounds = settingBounds(assessment, chargers, rules);
   const more = proposal.limiter.moreClamps ?? [];
   return (
     <Stack>
-      <ClampPlace
-        label="Where the clamp sits"
-        value={proposal.limiter.clampNodeId}
-        onChange={(next) => {
-          set([...path, 'clampNodeId'], next);
-        }}
-      />
-      <FieldGrid>
-        <Field path={[...path, 'setPointA']} />
-        <Field path={[...path, 'failSafeA']} usual={proposal.failSafesA ?? [0, 6, 10, 16]} />
-      </FieldGrid>
-      {bounds && <Suggestions bounds={bounds} proposal={proposal} />}
+      <ClampSettings proposal={proposal} />
       {more.map((clamp, at) => (
         <Stack key={clamp.id} as="section" aria-label={`Clamp ${at + 2}`}>
           <Row style={{ justifyContent: 'space-between' }}>
@@ -83,6 +70,31 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
         <Field path={[...path, 'fit', 'signedReading']} />
       )}
     </Stack>
+  );
+}
+
+/** Where the clamp sits and what it is held to, with what the nodes allow. */
+export function ClampSettings({ proposal }: { readonly proposal: Proposal }) {
+  const { survey, assessment, rules } = useSurvey();
+  const set = useSet();
+  const path = ['proposals', proposal.id, 'limiter'] as const;
+  const chargers = survey.proposals.filter((each) => each.limiter.kind === 'clamp').length;
+  const bounds = settingBounds(assessment, chargers, rules);
+  return (
+    <>
+      <ClampPlace
+        label="Where the clamp sits"
+        value={proposal.limiter.clampNodeId}
+        onChange={(next) => {
+          set([...path, 'clampNodeId'], next);
+        }}
+      />
+      <FieldGrid>
+        <Field path={[...path, 'setPointA']} />
+        <Field path={[...path, 'failSafeA']} usual={proposal.failSafesA ?? [0, 6, 10, 16]} />
+      </FieldGrid>
+      {bounds && <Suggestions bounds={bounds} proposal={proposal} />}
+    </>
   );
 }
 

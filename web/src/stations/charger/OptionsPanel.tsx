@@ -14,6 +14,7 @@ import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 import { Meanwhile } from '../../what-if/Meanwhile';
+import { fitWords, withOption } from '../../what-if/option-words';
 import { useWhatIf } from '../../what-if/use-what-if';
 import { BoundChoice, BoundNumber, BoundText } from '../bound';
 
@@ -72,15 +73,7 @@ export function OptionsPanel() {
   const { answer: found, ...told } = useWhatIf('options');
   const { choice, driver } = survey;
   const choose = (option: Option): void => {
-    store.edit({
-      ...option.survey,
-      choice: {
-        ...withoutAlso(survey.choice),
-        option: option.kind,
-        ...(option.also === undefined ? {} : { also: option.also }),
-        chosenBy: me.name,
-      },
-    });
+    store.edit(withOption(survey, option, me.name));
   };
   return (
     <>
@@ -238,20 +231,6 @@ type Choice = Survey['choice'];
 
 function isChosen({ kind, also }: Option, choice: Choice): boolean {
   return choice?.option === kind && choice.also === also;
-}
-
-/** What was chosen before without the second of two ways. */
-function withoutAlso(choice: Choice): Choice {
-  const { also: _also, ...rest } = choice ?? {};
-  return rest;
-}
-
-/** Whether new equipment fits under an option, in the words every screen uses. */
-function fitWords({ holds, kind, also }: Option): string {
-  if (holds === null) return 'Not known yet';
-  if (!holds) return 'Does not fit';
-  const limited = [kind, also].some((each) => each === 'fixed-limit' || each === 'managed');
-  return limited ? 'Fits if limited' : 'Fits';
 }
 
 /** Everything an option rests on, shown when it is asked for. */

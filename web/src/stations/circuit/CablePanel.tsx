@@ -1,31 +1,18 @@
 import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
-import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { Plus, Trash2 } from 'lucide-react';
-import styled from 'styled-components';
-import { BareButton, Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
-import { Panel, Row } from '../../kit/Panel';
+import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundNumber, freshId } from '../bound';
+import { BoundNumber } from '../bound';
 import { CpcFields } from './CpcFields';
-import { StretchFields } from './StretchFields';
+import { RouteSections } from './RouteSections';
 import { Field } from '../../fields/Field';
 
-const Stretch = styled.section`
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  padding: 0.7rem 0.8rem;
-  display: grid;
-  gap: 0.7rem;
-`;
-
-/** The cable of the new circuit and the way it goes, stretch by stretch. */
+/** The cable of the new circuit and the way it goes, section by section. */
 export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
-  const { survey, store, rules } = useSurvey();
+  const { rules } = useSurvey();
   const path = ['proposals', proposal.id, 'circuit'] as const;
   const { circuit } = proposal;
-  const segments = circuit?.segments ?? [];
   const name = equipmentName(proposal);
   const insulation = rules.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation;
   const sizes = [
@@ -35,15 +22,6 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
         .flatMap(({ rows }) => rows.map(({ sizeMm2 }) => sizeMm2)),
     ),
   ].filter((size) => size >= 4 && size <= 16);
-
-  const edit = (change: (route: readonly RouteSegment[]) => RouteSegment[]): void => {
-    store.edit({
-      ...survey,
-      proposals: survey.proposals.map((each) =>
-        each.id === proposal.id ? { ...each, circuit: { ...each.circuit, segments: change(segments) } } : each,
-      ),
-    });
-  };
 
   return (
     <Panel aria-label={`Cable and route: ${name}`}>
@@ -59,40 +37,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
       </FieldGrid>
       {circuit?.cableType !== undefined && <CpcFields path={path} cable={{ type: circuit.cableType, ...circuit }} />}
       <h3>The way it goes</h3>
-      {segments.length === 0 && (
-        <p className="quiet">
-          No stretch yet. One for each way of laying: clipped along the wall, in the ground, through the loft.
-        </p>
-      )}
-      {segments.map((segment, at) => (
-        <Stretch key={segment.id} aria-label={`Stretch ${at + 1}`}>
-          <Row style={{ justifyContent: 'space-between' }}>
-            <strong>Stretch {at + 1}</strong>
-            <BareButton
-              aria-label={`Remove stretch ${at + 1}`}
-              onPress={() => {
-                edit((route) => route.filter(({ id }) => id !== segment.id));
-              }}
-            >
-              <Trash2 size={18} aria-hidden />
-            </BareButton>
-          </Row>
-          <StretchFields
-            path={[...path, 'segments', segment.id]}
-            insulation={insulation}
-            buried={segment.laid === 'buried'}
-          />
-        </Stretch>
-      ))}
-      <div>
-        <Button
-          onPress={() => {
-            edit((route) => [...route, { id: freshId('stretch'), circuitsTogether: 1, insulationMm: 0 }]);
-          }}
-        >
-          <Plus size={18} aria-hidden /> Add a stretch
-        </Button>
-      </div>
+      <RouteSections proposal={proposal} />
       {insulation === 'thermosetting-90' && <Field path={[...path, 'terminalsFor90']} />}
       <Field path={[...path, 'concealed']} />
       <h3>Data in the same route</h3>

@@ -7,7 +7,7 @@ describe('the circuit station', () => {
     const { assessment } = await atSurvey('circuit');
     const status = (): string => within(region(/^Size of the cable/)).getByRole('status').textContent;
     expect(assessment().circuits[0]?.recorded?.state).toBe('passes');
-    type('Length', '95', region('Stretch 1'));
+    type('Length', '95', region('Section 1'));
     // 7.3 mV/A/m × 32 A × 95 m = 22.2 V, 9.6 % of 230 V.
     expect(assessment().circuits[0]?.recorded?.state).not.toBe('passes');
     expect(status()).toMatch(/mm² is the smallest that passes|No size/);
@@ -29,9 +29,9 @@ describe('the circuit station', () => {
 
   it('heat that the table has no row for is said, and not rounded', async () => {
     const { assessment } = await atSurvey('circuit');
-    type('Air', '33', region('Stretch 1'));
+    type('Air', '33', region('Section 1'));
     expect(assessment().circuits[0]?.recorded?.state).not.toBe('passes');
-    press('Air: 30 °C', region('Stretch 1'));
+    press('Air: 30 °C', region('Section 1'));
     expect(assessment().circuits[0]?.recorded?.state).toBe('passes');
   });
 
@@ -45,13 +45,13 @@ describe('the circuit station', () => {
     expect(assessment().verdicts.find(({ id }) => id === 'circuit')?.answer).toBe(true);
   });
 
-  it('a stretch is added and removed, and one of which nothing is known leaves the size open', async () => {
+  it('a section is added and removed, and one of which nothing is known leaves the size open', async () => {
     const { survey, assessment } = await atSurvey('circuit');
-    press('Add a stretch');
+    press('Add a section');
     expect(survey().proposals[0]?.circuit?.segments).toHaveLength(2);
     expect(assessment().circuits[0]?.recorded?.state).toBe('not-known');
-    type('Length', '3', region('Stretch 2'));
-    pick('How laid', 'Clipped direct', region('Stretch 2'));
+    type('Length', '3', region('Section 2'));
+    pick('How laid', 'Clipped direct', region('Section 2'));
     expect(survey().proposals[0]?.circuit?.segments?.[1]).toMatchObject({ lengthM: 3, laid: 'clipped' });
   });
 

@@ -13,7 +13,6 @@ import { Field } from '../../fields/Field';
 export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id] as const;
   const { survey, store } = useSurvey();
-  const { rcd } = proposal;
   const name = equipmentName(proposal);
   return (
     <Panel aria-label={`Device and RCD: ${name}`}>
@@ -36,6 +35,17 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
       {(proposal.canExport === 'yes' || isGeneration(proposal)) && (
         <Field path={[...path, 'circuit', 'bothDirections']} />
       )}
+      <OwnRcdFields proposal={proposal} />
+    </Panel>
+  );
+}
+
+/** The RCD of new equipment: where it is, its type, and what its maker declares of it. */
+export function OwnRcdFields({ proposal }: { readonly proposal: Proposal }) {
+  const path = ['proposals', proposal.id] as const;
+  const { rcd } = proposal;
+  return (
+    <>
       <Field path={[...path, 'rcd', 'place']} />
       {rcd?.place !== undefined && (
         <>
@@ -50,6 +60,6 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
           {rcd.place === 'built-in' && <Field path={[...path, 'rcd', 'declared']} />}
         </>
       )}
-    </Panel>
+    </>
   );
 }

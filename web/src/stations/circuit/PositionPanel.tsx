@@ -9,13 +9,23 @@ import { Field } from '../../fields/Field';
 
 /** Where the equipment hangs: height, access, the lead's way to the inlet, and what is behind the wall. */
 export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
-  const { rules } = useSurvey();
-  const path = ['proposals', proposal.id, 'position'] as const;
-  const [low, high] = rules.circuit.heightBandM.value;
   const name = equipmentName(proposal);
   return (
     <Panel aria-label={`Its place: ${name}`}>
       <h2>{name}: its place</h2>
+      <PositionFields proposal={proposal} />
+      <PhotoStrip subject="proposal" subjectId={proposal.id} of={name} />
+    </Panel>
+  );
+}
+
+/** What has to be known of the place, each in its own field. */
+export function PositionFields({ proposal }: { readonly proposal: Proposal }) {
+  const { rules } = useSurvey();
+  const path = ['proposals', proposal.id, 'position'] as const;
+  const [low, high] = rules.circuit.heightBandM.value;
+  return (
+    <>
       <FieldGrid>
         <BoundNumber
           path={[...path, 'heightM']}
@@ -28,7 +38,6 @@ export function PositionPanel({ proposal }: { readonly proposal: Proposal }) {
       <Field path={[...path, 'reachable']} />
       <Field path={[...path, 'obstructs']} />
       <Field path={[...path, 'otherSideLooked']} />
-      <PhotoStrip subject="proposal" subjectId={proposal.id} of={name} />
-    </Panel>
+    </>
   );
 }

@@ -5,7 +5,7 @@ import { atSurvey, choose, openHere, press, region, type } from '../../testing/a
 describe('the earthing station', () => {
   it('asks nothing of the earth before the arrangement is known; the conductor followed settles it', async () => {
     const { survey } = await atSurvey('earthing', { changes: [(survey) => (survey.earthing = {})] });
-    expect(openHere()).toContain('The earthing arrangement is not known.');
+    expect(openHere()).toContain('Which earthing arrangement is it?');
     expect(openHere()).not.toContain('bond');
     choose('The supply comes on overhead lines', 'Yes');
     expect(screen.getByText('That suggests TT, and does not prove it.')).toBeTruthy();

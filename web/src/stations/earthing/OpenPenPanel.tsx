@@ -17,8 +17,6 @@ const WORDS = { suits: 'Suits here', 'does-not': 'Does not suit here', 'not-know
 
 /** The four ways of protecting a vehicle outdoors, compared for this site; one is chosen, with its reason. */
 export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
-  const set = useSet();
-  const pen = ['proposals', way.proposalId, 'pen'] as const;
   if (way.need !== 'needed')
     return (
       <Panel aria-label={`Open PEN: ${way.label}`}>
@@ -33,21 +31,33 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
         </p>
       </Panel>
     );
-  const detects = way.chosen === 'built-in' || way.chosen === 'separate-device';
-  const electrode = way.chosen === 'tt-island' || way.chosen === 'low-electrode';
   return (
     <Panel aria-label={`Open PEN: ${way.label}`}>
       <h2>{way.label}: protection against an open PEN conductor</h2>
       <p className="quiet">{way.why} One of four ways is needed.</p>
       <PenSteps way={way} />
+      <OpenPenFields way={way} />
+      <TouchChart way={way} />
+    </Panel>
+  );
+}
+
+/** Which of the four ways, and what has to be known of it. */
+export function OpenPenFields({ way, brief = false }: { readonly way: OpenPenAssessment; readonly brief?: boolean }) {
+  const set = useSet();
+  const pen = ['proposals', way.proposalId, 'pen'] as const;
+  const detects = way.chosen === 'built-in' || way.chosen === 'separate-device';
+  const electrode = way.chosen === 'tt-island' || way.chosen === 'low-electrode';
+  return (
+    <>
       <Choice
-        label="The way chosen"
+        label="Open-PEN method"
         tile="19rem"
         value={way.chosen ?? undefined}
         options={way.ways.map((each) => ({
           value: each.method,
           label: OPEN_PEN_NAMES[each.method],
-          picture: <WayVerdict way={each} />,
+          picture: <WayVerdict way={each} brief={brief} />,
         }))}
         onChange={(next: OpenPenMethod) => {
           set(['proposals', way.proposalId, 'openPen'], next);
@@ -98,16 +108,15 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
           help="An armour gland at the charger, or a metal fixing that is bonded indoors. It would defeat the disconnection."
         />
       )}
-      <TouchChart way={way} />
-    </Panel>
+    </>
   );
 }
 
-function WayVerdict({ way }: { readonly way: PenWay }) {
+function WayVerdict({ way, brief }: { readonly way: PenWay; readonly brief: boolean }) {
   return (
     <span style={{ display: 'block', marginTop: '0.2rem', fontSize: '0.92rem' }}>
       <StateMark state={STATES[way.state]} words={WORDS[way.state]} />
-      {way.reasons.map((reason) => (
+      {(brief ? [] : way.reasons).map((reason) => (
         <span key={reason} className="quiet" style={{ display: 'block' }}>
           {reason}
         </span>

@@ -28,7 +28,7 @@ const row = (name: string): HTMLElement => screen.getByRole('option', { name: ne
 beforeAll(() => {
   // A desk: the editor stands beside the drawing.
   window.matchMedia = ((query: string) => ({
-    matches: true,
+    matches: query.includes('min-width'),
     media: query,
     addEventListener: () => undefined,
     removeEventListener: () => undefined,

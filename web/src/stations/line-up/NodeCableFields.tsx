@@ -3,7 +3,7 @@ import { FieldGrid } from '../../kit/fields';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber } from '../bound';
 import { CpcFields } from '../circuit/CpcFields';
-import { StretchFields } from '../circuit/StretchFields';
+import { SectionFields } from '../circuit/SectionFields';
 import { Field } from '../../fields/Field';
 
 /** The conductors into a node, or of a device or feeder the cable it protects. */
@@ -28,7 +28,7 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
       </FieldGrid>
       {counted && (
         <>
-          <StretchFields path={path} length={false} insulation={insulation} buried={cable.laid === 'buried'} />
+          <SectionFields path={path} length={false} insulation={insulation} buried={cable.laid === 'buried'} />
           <CpcFields path={path} cable={cable} />
           {insulation === 'thermosetting-90' && <Field path={[...path, 'terminalsFor90']} />}
         </>

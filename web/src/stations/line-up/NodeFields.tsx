@@ -1,5 +1,5 @@
 import type { Place } from '@keen-gauge/core/survey/schema/field-path';
-import { NODE_NAMES, type NodeKind } from '@keen-gauge/core/survey/words/words';
+import { NODE_NAMES } from '@keen-gauge/core/survey/words/words';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
 import { Link } from 'react-router';
 import { FieldGrid } from '../../kit/fields';
@@ -7,29 +7,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber } from '../bound';
 import { NodeCableFields } from './NodeCableFields';
 import { Field } from '../../fields/Field';
-
-/** Ratings usually met on each kind of node, in amperes. */
-const USUAL_A: Readonly<Record<NodeKind, readonly number[]>> = {
-  service: [],
-  'cut-out': [60, 80, 100],
-  meter: [80, 100],
-  'check-meter': [40, 100],
-  isolator: [100],
-  'split-block': [100],
-  'switch-fuse': [60, 63, 80, 100],
-  board: [63, 80, 100],
-  rcd: [40, 63, 80, 100],
-  device: [6, 16, 20, 32, 40],
-  feeder: [16, 20, 32, 40],
-};
-
-const RATING_LABELS: Partial<Readonly<Record<NodeKind, string>>> = {
-  meter: 'Maximum current',
-  'check-meter': 'Maximum current',
-  board: 'Main switch rating',
-  rcd: 'Rated current',
-  service: 'What the service may carry',
-};
+import { ratingLabel, USUAL_RATINGS_A } from '../../fields/node-ratings';
 
 /** What is recorded of a node, by its kind. */
 export function NodeFields({ node }: { readonly node: SupplyNode }) {
@@ -42,11 +20,7 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
       <FieldGrid>
         <Field path={[...path, 'label']} help={`Left out: ${NODE_NAMES[kind]}.`} />
         {node.head !== 'solid-link' && (
-          <BoundNumber
-            path={[...path, 'ratingA']}
-            label={RATING_LABELS[kind] ?? 'Rating, each phase'}
-            usual={USUAL_A[kind]}
-          />
+          <BoundNumber path={[...path, 'ratingA']} label={ratingLabel(kind)} usual={USUAL_RATINGS_A[kind]} />
         )}
       </FieldGrid>
       {isFuse && (

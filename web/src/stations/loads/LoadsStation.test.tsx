@@ -56,7 +56,7 @@ describe('the loads station', () => {
     press('Add');
     const added = survey().loads.at(-1);
     expect(added?.class).toBe('motor');
-    expect(openHere()).toContain('no size given, so it is missing from the sum');
+    expect(openHere()).toContain('what size is it? It is missing from the sum');
     const row = screen.getByRole('button', { name: 'Remove Motors and pumps' }).closest('li') as HTMLElement;
     type('Name', 'Bilge pump', row);
     expect(survey().loads.at(-1)?.label).toBe('Bilge pump');

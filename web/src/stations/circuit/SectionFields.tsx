@@ -5,7 +5,7 @@ import { BoundNumber } from '../bound';
 import { Field } from '../../fields/Field';
 
 /** One way of laying: how long, how, beside what, how warm, in how much insulation. Only tabulated values are offered. */
-export function StretchFields({
+export function SectionFields({
   path,
   insulation = 'thermoplastic-70',
   buried,
