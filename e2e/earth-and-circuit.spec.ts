@@ -109,8 +109,8 @@ test('a boathouse on a thin long feeder: judged, a belief tested, held to a rate
   await section.getByRole('button', { name: 'Air: 30 °C' }).click();
 
   // What is left, by place.
-  await page.getByRole('link', { name: /^To look at/ }).click();
-  await expect(page.getByRole('heading', { name: 'To look at', level: 1 })).toBeVisible();
+  await page.getByRole('link', { name: /^Still to find out/ }).click();
+  await expect(page.getByRole('heading', { name: 'Still to find out', level: 1 })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Where the vehicle charges' })).toContainText(
     'its place is not looked over',
   );

@@ -126,7 +126,7 @@ const HOME: readonly (readonly [asks: RegExp, does: Answering])[] = [
   ],
   [/Which loads are there/, pressed(/^Gas-heated home$/)],
   [/assumed from usual powers/, pressed(/^All are as listed/)],
-  [/kept inside the supply/, pressed(/fixed|hold|held|Hold/)],
+  [/kept inside the supply/, pressed(/^Held to/)],
   [/which cable/, chosen(/^Flat twin/)],
   [
     /which way does the cable go/,
@@ -156,12 +156,13 @@ const HOME: readonly (readonly [asks: RegExp, does: Answering])[] = [
     },
   ],
   [
-    /its RCD is not known/,
+    /its RCD suffice/,
     async (thumb) => {
       await thumb.press(/30 mA/);
       await thumb.enter();
       await thumb.answer(/^Yes/);
       await thumb.answer(/^Yes/);
+      await thumb.answer(/^No$/);
     },
   ],
 ];

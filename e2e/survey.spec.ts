@@ -92,10 +92,12 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await page.getByLabel('Make and model').fill('Brindle VC7');
     await choose(page, 'Phases', 'Single-phase');
     await expect(gauge.getByRole('button', { name: /^MD after: 74\.3 A/ })).toBeVisible();
+    await goTo(page, 'Limit and clamp');
     await choose(page, 'How is it kept inside the supply?', 'Fixed limit');
     await page.getByRole('button', { name: 'Held to: 16 A' }).click();
     await expect(gauge.getByRole('button', { name: /^MD after: 58\.3 A/ })).toBeVisible();
     await expect(gauge.getByRole('button', { name: /^Headroom: 21\.7 A/ })).toBeVisible();
+    await goTo(page, 'New equipment');
     await choose(page, 'On the type-tested register?', 'Yes');
     await page.getByLabel('Register reference').fill('BRI/VC7/0003');
     await choose(page, 'Can it send power back to the supply?', 'No');

@@ -14,9 +14,13 @@ export const STATIONS = [
   'earthing',
   'loads',
   'charger',
+  'limit',
   'circuit',
+  'compare',
   'route',
   'pack',
+  'commissioning',
+  'tests',
   'after',
 ] as const;
 export type Station = (typeof STATIONS)[number];

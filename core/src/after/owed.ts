@@ -53,19 +53,19 @@ export function owedOf({ survey, assessment, rules, events, checklists, packs }:
   // A request for the supply alone has nothing to fit.
   if (isUpgradeOnly(survey)) return [...owed, ...listed(survey, checklists)];
   if (days.commissionedOn === undefined)
-    owe('not-commissioned', 'The day it was commissioned is not entered.', 'after');
+    owe('not-commissioned', 'The day it was commissioned is not entered.', 'commissioning');
   if (days.noticeSentOn === undefined) owe('notice', 'The notice to the operator was not sent.', 'pack');
   for (const { name, tests } of allTests(survey, assessment.circuits, rules))
     for (const { id, title, state } of tests)
       if (state !== 'passes')
-        owe(`test-${id}`, `${name}: ${title} ${state === 'fails' ? 'fails' : 'is not judged'}.`, 'after');
+        owe(`test-${id}`, `${name}: ${title} ${state === 'fails' ? 'fails' : 'is not judged'}.`, 'tests');
   for (const proposal of survey.proposals.filter(({ limiter }) => limiter.kind === 'clamp'))
     for (const { id, title, state } of commissioningSteps(proposal, survey, rules))
       if (state !== 'holds')
         owe(
           `limiter-${id}`,
           `${equipmentName(proposal)}: limiter not commissioned, ${title.toLowerCase()}.`,
-          'charger',
+          'commissioning',
         );
   return [...owed, ...listed(survey, checklists)];
 }

@@ -13,7 +13,7 @@ export function testFindings(survey: Survey, circuits: readonly CircuitAssessmen
         id: `test-fails-${id}`,
         grade: 'act',
         on: 'circuit',
-        station: 'after',
+        station: 'tests',
         subjectId: proposalId,
         title: `${name}: ${title} fails: ${measured}, ${limit}.`,
         remedy: 'Find out why, put it right and test again before it is left in use.',

@@ -24,7 +24,7 @@ describe('what the operator’s answer makes the next step', () => {
   });
 
   it.each<[string, JobEvent['details'], string, string]>([
-    ['accepted', { answer: 'accepted' }, 'charger', 'Fit and commission'],
+    ['accepted', { answer: 'accepted' }, 'commissioning', 'Fit and commission'],
     ['the fuse first', { answer: 'accepted-if', condition: 'fuse-visit' }, 'cut-out', 'comes to the fuse first'],
     [
       'a limit',
@@ -33,11 +33,11 @@ describe('what the operator’s answer makes the next step', () => {
       'Set the equipment to 16 A at most',
     ],
     ['a limit without a figure', { answer: 'accepted-if', condition: 'limit' }, 'charger', 'Set the limit asked for'],
-    ['another condition', { answer: 'accepted-if', condition: 'other' }, 'charger', 'See to the condition first'],
+    ['another condition', { answer: 'accepted-if', condition: 'other' }, 'commissioning', 'See to the condition first'],
     ['more is asked', { answer: 'asks-for-more' }, 'pack', 'sign off again and send the new pack'],
     ['un-loop first', { answer: 'un-loop-first' }, 'pack', 'nothing is connected before it is done'],
-    ['refused', { answer: 'refused' }, 'charger', 'Look at the options again'],
-    ['an answer nobody wrote down', {}, 'charger', 'Fit and commission'],
+    ['refused', { answer: 'refused' }, 'compare', 'Look at the options again'],
+    ['an answer nobody wrote down', {}, 'commissioning', 'Fit and commission'],
   ])('%s', (_what, details, station, says) => {
     const step = nextStep(entries('sent', answered(details)));
     expect(step?.station).toBe(station);

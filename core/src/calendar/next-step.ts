@@ -17,7 +17,7 @@ export function nextStep(events: readonly JobEvent[]): NextStep | null {
   if (!answered) return null;
   const since = new Set(found.slice(at + 1).map(({ kind }) => kind));
   if (since.has('commissioned') || since.has('sent') || since.has('closed')) return null;
-  const fit: NextStep = { says: 'Fit and commission; then send the notice in time.', station: 'charger' };
+  const fit: NextStep = { says: 'Fit and commission; then send the notice in time.', station: 'commissioning' };
   const { answer, condition, limitA } = answered.details;
   if (answer === undefined) return fit;
   switch (answer) {
@@ -36,7 +36,7 @@ export function nextStep(events: readonly JobEvent[]): NextStep | null {
           says: `Set ${limitA === undefined ? 'the limit asked for' : `the equipment to ${limitA} A at most`}, record it when it is commissioned, then fit.`,
           station: 'charger',
         };
-      return { says: 'See to the condition first, as the answer says. Then fit.', station: 'charger' };
+      return { says: 'See to the condition first, as the answer says. Then fit.', station: 'commissioning' };
     case 'asks-for-more':
       return { says: 'Find out what is asked for, sign off again and send the new pack.', station: 'pack' };
     case 'un-loop-first':
@@ -50,6 +50,6 @@ export function nextStep(events: readonly JobEvent[]): NextStep | null {
             letter: 'un-loop',
           };
     case 'refused':
-      return { says: 'Look at the options again with the reason given; nothing is connected.', station: 'charger' };
+      return { says: 'Look at the options again with the reason given; nothing is connected.', station: 'compare' };
   }
 }

@@ -29,16 +29,17 @@ function valuesOf(survey: Survey, kind: ReadingKind): number[] {
 export const electrodeNotTaken: Judge = (survey) =>
   survey.earthing.arrangement === 'tt' && highestElectrode(survey) === undefined && highestZe(survey) === undefined
     ? {
-        title: 'TT: the electrode was not measured.',
-        remedy: 'Measure its resistance, everything else disconnected from it.',
+        title: 'TT: what is the electrode’s resistance?',
+        remedy: 'Measure it, everything else disconnected from it.',
       }
     : null;
 
 export const zeNotTaken: Judge = (survey) =>
   survey.earthing.arrangement !== 'tt' && highestZe(survey) === undefined
     ? {
-        title: 'What is Ze? The largest an operator declares is used until it is measured.',
-        remedy: 'Measure it at the origin, the means of earthing alone.',
+        title: 'What is Ze?',
+        remedy:
+          'Measure it at the origin, the means of earthing alone. The largest an operator declares is used until then.',
       }
     : null;
 

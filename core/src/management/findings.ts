@@ -15,7 +15,7 @@ export function chargerFindings(survey: Survey, rules: Rules, tree: SupplyTree):
   const apart = clampsDiffer(survey);
   return survey.proposals.flatMap((proposal): Statement[] => {
     const name = equipmentName(proposal);
-    const about = { station: 'charger', subjectId: proposal.id, grade: 'act' } as const;
+    const about = { station: 'limit', subjectId: proposal.id, grade: 'act' } as const;
     const { kind, fixedA } = proposal.limiter;
     const least = rules.leastChargingA.value;
     const findings: Statement[] = [];
@@ -37,6 +37,7 @@ export function chargerFindings(survey: Survey, rules: Rules, tree: SupplyTree):
           .map((step): Statement => ({
             ...about,
             id: `commissioning-${step.id}`,
+            station: 'commissioning',
             on: 'limiter',
             title: `${name}: commissioning failed, “${step.title}”: ${step.says}.`,
             remedy: 'Put it right and do the step again before it is left in use.',
@@ -57,6 +58,7 @@ export function chargerFindings(survey: Survey, rules: Rules, tree: SupplyTree):
       findings.push({
         ...about,
         id: 'starting-below-running',
+        station: 'charger',
         on: 'registered',
         title: `${name}: starts with ${startingA} A and runs with ${ratedA} A.`,
         remedy: 'One of the two is misread: look again.',
@@ -87,7 +89,7 @@ function limitFinding(proposal: Proposal, { id, says }: LimitFault): Statement {
     id,
     grade: 'act',
     on: 'limiter',
-    station: 'charger',
+    station: 'limit',
     subjectId: proposal.id,
     title: `${equipmentName(proposal)}: ${says}.`,
     remedy: remedies[id],

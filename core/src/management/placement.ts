@@ -35,7 +35,7 @@ export function placementFindings(survey: Survey, tree: SupplyTree, existing: re
         id,
         grade: 'act',
         on: 'limiter',
-        station: 'charger',
+        station: 'limit',
         subjectId: proposal.id,
         title: `${equipmentName(proposal)}: ${says}.`,
         remedy,
@@ -59,7 +59,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
   if (!clamp || !charger) return [];
   const name = equipmentName(proposal);
   const about = {
-    station: 'charger',
+    station: 'limit',
     on: 'limiter',
     subjectId: clamp.node.id,
     field: 'proposals.limiter.clampNodeId',

@@ -13,7 +13,7 @@ export const OVER_ALREADY = 'node-over-already';
  * each told by itself, so that neither hides the other.
  */
 export function overloadAt(node: NodeAssessment, limiterHolds: boolean | null): readonly Statement[] {
-  const about = { grade: 'act', on: 'nodes', station: 'charger', subjectId: node.id } as const;
+  const about = { grade: 'act', on: 'nodes', station: 'limit', subjectId: node.id } as const;
   const nowA = overNow(node);
   const leastA = leastLeft(node, limiterHolds === true);
   const found: Statement[] = [];

@@ -122,7 +122,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
       (_proposal, { label, taken, recorded, search }) =>
         taken.length > 0 &&
         (recorded ?? search?.smallestMm2 ?? null) !== null && {
-          title: `${label}: what warms the cable on its way?`,
+          title: `${label}: what warms the cable?`,
           remedy: `Used until it is recorded: ${taken.join(', ')}. Look where it runs beside other circuits, in hot places, or in insulation.`,
         },
     ),
@@ -188,8 +188,8 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
       const gaps = isCharger(proposal) ? rcdGaps(proposal, circuitFacts) : [];
       return (
         gaps.length > 0 && {
-          title: `${equipmentName(proposal)}: its RCD is not known in full: ${gaps.join('; ')}.`,
-          remedy: 'Take it from the maker’s data, or read it off its face.',
+          title: `${equipmentName(proposal)}: does its RCD suffice?`,
+          remedy: `Not yet known: ${gaps.join('; ')}. Take it from the maker’s data, or read it off its face.`,
           source: rules.circuit.rcd.source,
         }
       );

@@ -240,6 +240,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...about,
     id: 'setting-not-known',
+    station: 'limit',
     field: 'proposals.limiter.fixedA',
     on: 'limiter',
     why: 'Its full rating counts until the setting is recorded.',
@@ -258,6 +259,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...about,
     id: 'clamp-not-settled',
+    station: 'limit',
     stop: 'part',
     field: 'proposals.limiter',
     on: 'limiter',
@@ -276,6 +278,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...about,
     id: 'limit-data-not-recorded',
+    station: 'limit',
     field: 'proposals.stepsA',
     on: 'workmanship',
     ownUse: true,
@@ -302,6 +305,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
   ...(Object.keys(FIT_FIELDS) as (keyof typeof FIT_FIELDS)[]).map((id): QuestionEntry => ({
     ...about,
     id,
+    station: 'limit',
     stop: id === 'clamp-sign-not-known' ? 'data' : 'part',
     field: FIT_FIELDS[id],
     on: 'limiter',
@@ -398,6 +402,7 @@ export const EQUIPMENT_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...about,
     id: 'limiter-not-commissioned',
+    station: 'commissioning',
     stop: 'part',
     field: 'proposals.limiter.test',
     on: 'workmanship',

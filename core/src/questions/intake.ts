@@ -274,7 +274,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...surveyor,
     id: 'reading-unlikely',
-    station: 'after',
+    station: 'tests',
     field: 'readings.confirmed',
     on: 'workmanship',
     why: 'A slip of unit or of a lead is more likely than such a value.',
@@ -292,7 +292,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...surveyor,
     id: 'reading-without-value',
-    station: 'after',
+    station: 'tests',
     field: 'readings.value',
     on: 'workmanship',
     ownUse: true,
@@ -311,7 +311,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...surveyor,
     id: 'reading-without-instrument',
-    station: 'after',
+    station: 'tests',
     field: 'readings.instrument',
     on: 'form',
     ownUse: true,

@@ -96,7 +96,7 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
   {
     ...about,
     taken: 'at-worst',
-    station: 'charger',
+    station: 'limit',
     stop: 'data',
     id: 'limiter-taken',
     field: 'proposals.limiter.kind',

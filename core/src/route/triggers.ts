@@ -110,7 +110,7 @@ const demandAboveThreshold: Rule = ({ supplies, rules }) => {
     clearedBy: `at least ${leastShown(value - limit)} A less demand`,
     lever: 'demand',
     lessA: value - limit,
-    station: 'charger',
+    station: 'compare',
     source,
   });
 };
@@ -131,7 +131,7 @@ const demandAboveFuse: Rule = ({ supplies, limiterHolds, rules }) => {
     clearedBy: `at least ${leastShown(value - fuse.ratingA)} A less, a limiter that holds, or a larger fuse`,
     lever: 'demand',
     lessA: value - fuse.ratingA,
-    station: 'charger',
+    station: 'compare',
   });
 };
 
@@ -263,7 +263,7 @@ const SETTLED_FIRST: readonly {
     trigger: 'limiter-does-not-hold',
     fails: 'The limiter does not keep the supply within its rating',
     open: 'Not known yet whether the limiter keeps the supply within its rating',
-    station: 'charger',
+    station: 'limit',
   },
   {
     id: 'earthing',

@@ -15,7 +15,7 @@ export const GlobalStyle = createGlobalStyle`
   html { font-size: 17px; }
   body {
     margin: 0; background: var(--ground); color: var(--ink); font: 400 1rem/1.45 var(--text);
-    -webkit-text-size-adjust: 100%; overflow-wrap: anywhere;
+    -webkit-text-size-adjust: 100%; overflow-wrap: break-word;
   }
   h1, h2, h3, p { margin: 0; }
   h1 { font-size: 1.5rem; line-height: 1.2; }

@@ -16,7 +16,7 @@ export function valueWords(place: Place, value: unknown): string {
   const field = fieldAt(place);
   const spec = specAt(place);
   if (typeof value === 'object') return 'Recorded';
-  const text = String(value as unknown);
+  const text = `${value as string | number | boolean}`;
   const option = (field && wordsOf(field)?.options)?.find((each) => each.value === text);
   if (option) return option.label;
   if (typeof value === 'boolean') return value ? 'Yes' : 'No';

@@ -22,7 +22,7 @@ export default function FirmPage() {
       <Stack>
         <div>
           <Link to="/">Jobs</Link>
-          <h1>The firm’s own</h1>
+          <h1>Firm settings</h1>
           <p className="quiet">
             Kinds of equipment to fill new chargers in from, and what the options cost and how long they take here.
           </p>

@@ -2,7 +2,8 @@ import { USUAL_EQUIPMENT, withProfile, type EquipmentProfile } from '@keen-gauge
 import { KIND_NAMES, PROPOSAL_KINDS, type ProposalKind } from '@keen-gauge/core/survey/words/kinds';
 import { useEquipment } from '../api/firm';
 import { MenuButton } from '../kit/MenuButton';
-import { Stack } from '../kit/Panel';
+import { Button } from '../kit/Button';
+import { Row, Stack } from '../kit/Panel';
 import { freshId } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 import { BigAnswers } from './BigAnswers';
@@ -33,7 +34,7 @@ export function EquipmentChoice() {
     store.edit({ ...survey, proposals: [...survey.proposals, profile ? withProfile(bare, profile) : bare] });
   };
   return (
-    <Stack>
+    <Stack style={{ '--gap': '0.45rem' }}>
       <BigAnswers
         answers={[
           ...profiles.map((profile) => ({
@@ -43,16 +44,16 @@ export function EquipmentChoice() {
               add('vehicle-charger', profile);
             },
           })),
-          {
-            id: 'other-charger',
-            says: 'Another vehicle charger',
-            take: () => {
-              add('vehicle-charger');
-            },
-          },
         ]}
       />
-      <div>
+      <Row>
+        <Button
+          onPress={() => {
+            add('vehicle-charger');
+          }}
+        >
+          Another charger
+        </Button>
         <MenuButton
           label="Something else"
           options={OTHERS}
@@ -60,7 +61,7 @@ export function EquipmentChoice() {
             add(kind);
           }}
         />
-      </div>
+      </Row>
     </Stack>
   );
 }

@@ -21,9 +21,13 @@ const Line = styled(BareButton)`
   font-size: 0.9rem;
   font-weight: 400;
   text-align: left;
+  & > strong {
+    flex: none;
+    max-width: 50%;
+  }
 `;
 
-/** As many answered lines as leave room for keys on a small phone. */
+/** As many answered lines as leave room for answers on a small phone. */
 const MOST_ABOVE = 2;
 
 /** Fields that belong together, the first unanswered one at hand; those answered stand above in a line each, which opens them again. */
@@ -38,9 +42,11 @@ export function OneByOne({ places }: { readonly places: readonly Place[] }) {
     places.find((place) => keyOf(place) === (chosen ?? typing)) ?? places.find((place) => valueOf(place) === undefined);
   const words = open && onCard(open);
   const done = places.filter((place) => place !== open && valueOf(place) !== undefined);
+  // Keys leave no room on a small phone: what is answered is there again with the next answer.
+  const shown = words?.pad ? [] : open ? done.slice(-MOST_ABOVE) : done;
   return (
     <Stack style={{ '--gap': '0.4rem' }}>
-      {done.slice(open ? -MOST_ABOVE : 0).map((place) => (
+      {shown.map((place) => (
         <Line
           key={keyOf(place)}
           onPress={() => {

@@ -65,7 +65,10 @@ export function rcdPlaces({ id, rcd }: Proposal): Place[] {
     ...(rcd?.place === 'at-board' ? [[...at, 'ratedA'] as const] : []),
     [...at, 'breaksNeutral'],
     ...(rcd?.rcdType === 'A' || rcd?.rcdType === 'F' ? [[...at, 'dcDetection'] as const] : []),
-    ...(rcd?.place === 'built-in' ? [[...at, 'declared'] as const] : []),
+    // The cable before an RCD in the equipment is not covered by it.
+    ...(rcd?.place === 'built-in'
+      ? [[...at, 'declared'] as const, ['proposals', id, 'circuit', 'concealed'] as const]
+      : []),
   ];
 }
 

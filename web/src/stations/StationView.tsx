@@ -10,6 +10,10 @@ import { RouteStation } from './route/RouteStation';
 
 const ChargerStation = lazyPart(() => import('./charger/ChargerStation'));
 const CircuitStation = lazyPart(() => import('./circuit/CircuitStation'));
+const LimitStation = lazyPart(() => import('./charger/LimitStation'));
+const CompareStation = lazyPart(() => import('./charger/CompareStation'));
+const CommissioningStation = lazyPart(() => import('./after/CommissioningStation'));
+const TestsStation = lazyPart(() => import('./after/TestsStation'));
 const AfterStation = lazyPart(() => import('./after/AfterStation'));
 const PackStation = lazyPart(() => import('./pack/PackStation'));
 
@@ -30,6 +34,14 @@ export function StationView({ station }: { readonly station: Station }) {
       return <LoadsStation />;
     case 'charger':
       return <ChargerStation />;
+    case 'limit':
+      return <LimitStation />;
+    case 'compare':
+      return <CompareStation />;
+    case 'commissioning':
+      return <CommissioningStation />;
+    case 'tests':
+      return <TestsStation />;
     case 'circuit':
       return <CircuitStation />;
     case 'route':

@@ -9,18 +9,22 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   earthing: 'Earthing',
   loads: 'Loads',
   charger: 'New equipment',
+  limit: 'Limit and clamp',
   circuit: 'Circuit and protection',
+  compare: 'Compare options',
   route: 'Route and dates',
   pack: 'Pack',
-  after: 'After fitting',
+  commissioning: 'Commissioning',
+  tests: 'Tests',
+  after: 'Labels and handover',
 };
 
 /** The walk in four legs. */
 export const LEGS: readonly { readonly name: string; readonly stations: readonly Station[] }[] = [
   { name: 'The supply', stations: ['place', 'cut-out', 'loop', 'line-up', 'earthing', 'loads'] },
-  { name: 'The new load', stations: ['charger', 'circuit'] },
+  { name: 'The new load', stations: ['charger', 'limit', 'circuit', 'compare'] },
   { name: 'The operator', stations: ['route', 'pack'] },
-  { name: 'The fit', stations: ['after'] },
+  { name: 'The fit', stations: ['commissioning', 'tests', 'after'] },
 ];
 
 /** What can be looked at of a survey: the next question, its stations, its photographs, and what is still to find out. */

@@ -15,6 +15,7 @@ import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
+import { PassView } from '../pass/PassView';
 import { UploadQueue } from '../photos/upload-queue';
 import { StationView } from '../stations/StationView';
 import { SurveyProvider } from '../survey/SurveyContext';
@@ -77,7 +78,7 @@ export interface AtSurvey {
   /** The survey as it stands, and what it is judged to be. */
   readonly survey: () => Survey;
   readonly assessment: () => Assessment;
-  readonly goTo: (station: Station) => Promise<void>;
+  readonly goTo: (station: Station | 'next') => Promise<void>;
   readonly undo: () => void;
 }
 
@@ -92,7 +93,7 @@ export interface Given {
 }
 
 /** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
-export async function atSurvey(station: Station, given: Given = {}): Promise<AtSurvey> {
+export async function atSurvey(station: Station | 'next', given: Given = {}): Promise<AtSurvey> {
   const opened = given.survey ?? settledSurvey(...(given.changes ?? []));
   let ids = 0;
   const store = new SurveyStore(
@@ -165,7 +166,7 @@ function SurveyHere({
   me,
 }: {
   readonly store: SurveyStore;
-  readonly station: Station;
+  readonly station: Station | 'next';
   readonly job: Job;
   readonly me: Me;
 }) {
@@ -175,7 +176,7 @@ function SurveyHere({
   return (
     <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
       <Gauge assessment={assessment} routeWords={assessment.route.words} />
-      <StationView station={station} />
+      {station === 'next' ? <PassView /> : <StationView station={station} />}
     </SurveyProvider>
   );
 }

@@ -41,7 +41,7 @@ export function LookView() {
       <Row style={{ justifyContent: 'space-between', alignItems: 'end' }}>
         <div>
           <h1 id="station-name" tabIndex={-1}>
-            To look at
+            Still to find out
           </h1>
           <p className="quiet">What is not known yet, by where it is settled, in the order that saves steps.</p>
         </div>

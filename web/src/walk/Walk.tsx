@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useOwed } from '../survey/use-owed';
 import { LEGS, STATION_NAMES, VIEW_NAMES, type View } from '../stations/station-names';
-import { workAt, type StationWork } from './work';
+import { dueAt, workAt, type StationWork } from './work';
 
 const Rail = styled.nav`
   position: relative;
@@ -131,7 +131,8 @@ export interface WalkProps {
 
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
-  const owed = useOwed()?.length;
+  const owed = useOwed();
+  const due = owed && dueAt(owed);
   const open = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
     <Rail aria-label="Stations">
@@ -151,7 +152,7 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
           <Leg>{name}</Leg>
           <Stops>
             {stations.map((station) => {
-              const work = workAt(station, assessment, missing, owed);
+              const work = workAt(station, assessment, missing, due);
               return (
                 <li key={station}>
                   <Stop

@@ -1,3 +1,4 @@
+import type { Owed } from '@keen-gauge/core/after/owed';
 import type { Assessment } from '@keen-gauge/core/assessment';
 import type { FindingGrade, Station } from '@keen-gauge/core/finding';
 
@@ -8,15 +9,25 @@ export interface StationWork {
   readonly danger: boolean;
 }
 
+/** How many things are due at each station of the fit. */
+export type DueAt = Partial<Readonly<Record<Station, number>>>;
+
+/** What a job still owes, counted at the stations of the fit alone. */
+export function dueAt(owed: readonly Owed[]): DueAt {
+  const at = (station: Station): number => owed.filter((each) => each.station === station).length;
+  return { commissioning: at('commissioning'), tests: at('tests'), after: at('after') };
+}
+
 /** What is open at each station: its findings; at the route its reasons, at the pack what is missing, after the job what is owed. */
-export function workAt(station: Station, assessment: Assessment, missing: number, owed?: number): StationWork {
+export function workAt(station: Station, assessment: Assessment, missing: number, owed?: DueAt): StationWork {
   if (station === 'route') {
     const { triggers, way } = assessment.route;
     const words = triggers.length === 0 ? 'settled' : `${triggers.length} reason${triggers.length === 1 ? '' : 's'}`;
     return { open: triggers.length, words, danger: way === 'hold' };
   }
-  if (station === 'after' && owed !== undefined)
-    return { open: owed, words: owed === 0 ? 'nothing owed' : `${owed} owed`, danger: false };
+  // What is done at the fit is counted by the list of what is due, and never as open before it.
+  const due = owed?.[station];
+  if (due !== undefined) return { open: due, words: due === 0 ? 'nothing due' : `${due} after fitting`, danger: false };
   if (station === 'pack')
     return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
   if (station === 'circuit' && assessment.circuits.length === 0)

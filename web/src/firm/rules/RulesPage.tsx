@@ -25,7 +25,7 @@ export default function RulesPage() {
     <Page id="main">
       <Stack>
         <div>
-          <Link to="/firm">The firm’s own</Link>
+          <Link to="/firm">Firm settings</Link>
           <h1>Rules</h1>
           <p className="quiet">
             What decides the route. Every assessment names its rules and their version; a signed pack keeps its own.

@@ -11,7 +11,7 @@ const ANSWERS = {
 
 describe('the station after the job', () => {
   it('tests are judged as they are typed: > 999 MΩ passes, an RCD of 340 ms fails, what is missing is not judged', async () => {
-    const { survey } = await atSurvey('after', { answers: ANSWERS });
+    const { survey } = await atSurvey('tests', { answers: ANSWERS });
     const tests = region(/^Tests of/);
     press('Insulation resistance', tests);
     type('Insulation resistance, MΩ', '> 999', tests);

@@ -38,7 +38,7 @@ describe('the station of new equipment', () => {
   });
 
   it('the firm’s equipment fills a charger in; a setting it does not have is told, and one it has is not', async () => {
-    const { survey } = await atSurvey('charger', {
+    const { survey, goTo } = await atSurvey('charger', {
       changes: [(survey) => (survey.proposals = [])],
       answers: { '/firm/equipment': { profiles: [PROFILE] } },
     });
@@ -46,6 +46,7 @@ describe('the station of new equipment', () => {
     await settled();
     pick('Fill in from', 'Dial charger of ours');
     expect(survey().proposals[0]).toMatchObject({ ratedA: 32, stepsA: [8, 14, 32] });
+    await goTo('limit');
     choose('How is it kept inside the supply?', 'Fixed limit');
     type('Held to', '13');
     expect(openHere()).toContain('it cannot be set to 13 A');
@@ -56,14 +57,14 @@ describe('the station of new equipment', () => {
   });
 
   it('the guards: 20.52 + 32 A on 40 A are 12.5 over; held to 10 A 9.5 are left', async () => {
-    await atSurvey('charger', { changes: [(survey) => (nodeOf(survey, 'cut-out').ratingA = 40)] });
+    await atSurvey('limit', { changes: [(survey) => (nodeOf(survey, 'cut-out').ratingA = 40)] });
     const row = within(region(/^Guards/)).getByRole('row', { name: /^Cut-out 40 A/ });
     expect(row.textContent).toContain('12.5 over');
     expect(row.textContent).toContain('9.5');
   });
 
   it('a clamp: on the wrong side it is told to see nothing of the charger; before the meter it is refused', async () => {
-    const { survey, assessment } = await atSurvey('charger');
+    const { survey, assessment } = await atSurvey('limit');
     choose('How is it kept inside the supply?', 'Clamp management');
     const place = screen.getByRole('radiogroup', { name: 'Where the clamp sits' });
     const sits = (name: RegExp): void => {
@@ -88,7 +89,7 @@ describe('the station of new equipment', () => {
   });
 
   it('commissioning by hand: a reading that fell is a reversed clamp, one within tolerance passes', async () => {
-    const { assessment } = await atSurvey('charger', {
+    const { assessment } = await atSurvey('commissioning', {
       changes: [
         ({ proposals }) => {
           const [car] = proposals;

@@ -4,10 +4,8 @@ import { Button, MainButton } from '../../kit/Button';
 import { MenuButton } from '../../kit/MenuButton';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { TrialPanel } from '../../trial/TrialPanel';
 import { At, freshId } from '../bound';
 import { StationFrame } from '../StationFrame';
-import { OptionsPanel } from './OptionsPanel';
 import { OtherPanel } from './OtherPanel';
 import { ProposalPanel } from './ProposalPanel';
 import { Field } from '../../fields/Field';
@@ -17,15 +15,12 @@ const OTHERS = PROPOSAL_KINDS.filter((kind) => kind !== 'vehicle-charger').map((
   label: KIND_NAMES[value],
 }));
 
-/** What is to be connected, and how it is kept inside the supply. */
+/** What is to be connected. */
 export default function ChargerStation() {
   const { survey } = useSurvey();
   const { proposals, request } = survey;
   return (
-    <StationFrame
-      station="charger"
-      lead="What is to be connected, and how it is kept inside the supply. Makers’ instructions come first."
-    >
+    <StationFrame station="charger" lead="What is to be connected. Makers’ instructions come first.">
       {proposals.map((proposal) =>
         isCharger(proposal) ? (
           <ProposalPanel key={proposal.id} proposal={proposal} />
@@ -46,13 +41,6 @@ export default function ChargerStation() {
       ) : (
         <AddButtons />
       )}
-      {proposals.length > 0 && <OptionsPanel />}
-      {proposals
-        .filter(isCharger)
-        .slice(0, 1)
-        .map((proposal) => (
-          <TrialPanel key={proposal.id} proposal={proposal} />
-        ))}
     </StationFrame>
   );
 }

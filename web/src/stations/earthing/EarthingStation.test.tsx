@@ -12,7 +12,7 @@ describe('the earthing station', () => {
     choose('The earthing conductor goes to a rod, plate or tape in the ground, and nowhere else', 'Yes');
     press('Record TT');
     expect(survey().earthing.arrangement).toBe('tt');
-    expect(openHere()).toContain('TT: the electrode was not measured.');
+    expect(openHere()).toContain('TT: what is the electrode’s resistance?');
   });
 
   it('an electrode above 200 Ω is not stable enough, and 84 Ω is', async () => {
