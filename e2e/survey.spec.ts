@@ -162,7 +162,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
   await test.step('sign-off and downloads', async () => {
     await goTo(page, 'Pack');
     // What is settled while fitting is still open; nothing of safety is.
-    await expect(page.getByRole('region', { name: 'Missing' })).toContainText('its place is not looked over');
+    await expect(page.getByRole('region', { name: 'Missing' })).toContainText('is its place right?');
     await expect(page.getByRole('region', { name: 'Safety' })).toHaveCount(0);
     await saved(page);
     await signOff(page, 'Place and surge protection are settled on the day.');

@@ -14,8 +14,8 @@ const Conductors = styled.div`
 
 const Conductor = styled(RadioButton)`
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 0.6rem;
+  grid-template-columns: auto minmax(5rem, 1fr) minmax(0, auto);
+  gap: 0.1rem 0.6rem;
   align-items: center;
   min-height: 44px;
   padding: 0.2rem 0.8rem;

@@ -1,0 +1,96 @@
+import type { Page } from '@playwright/test';
+import { expect, newJob, signIn, test } from './journey';
+import { layoutFaults } from './layout';
+
+const VIEWS = [
+  'next',
+  'place',
+  'cut-out',
+  'loop',
+  'line-up',
+  'earthing',
+  'loads',
+  'charger',
+  'limit',
+  'circuit',
+  'compare',
+  'route',
+  'pack',
+  'commissioning',
+  'tests',
+  'after',
+  'photos',
+  'to-look',
+  'history',
+] as const;
+
+/** Where the application itself may break: each with a heading of its own. */
+const PAGES = ['/', '/diary', '/instruments', '/firm', '/firm/rules'] as const;
+
+const EMPTY = 'Throckenholt Postern Farmhouse';
+/** Jobs with the most to show of their kinds, and one with nothing but a long name. */
+const JOBS = ['Larkrise', 'Fold Yard', 'Boathouse', 'Candle Court', 'Ropewalk', EMPTY] as const;
+
+const WIDTHS = [360, 768, 1280] as const;
+
+/** Goes there as a link within the application does: nothing is loaded anew. */
+async function goWithin(page: Page, path: string): Promise<void> {
+  const heading = page.getByRole('heading', { level: 1 }).first();
+  const before = await heading.innerText();
+  const at = new URL(page.url()).pathname;
+  await page.evaluate((to) => {
+    window.history.pushState({}, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  if (at !== path) await expect(heading).not.toHaveText(before);
+  await expect(heading).toBeVisible();
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
+}
+
+/** Everything that follows a change of size is drawn: what watches sizes draws a frame later. */
+async function painted(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    for (let frame = 0; frame < 4; frame += 1) await new Promise((resolve) => requestAnimationFrame(resolve));
+  });
+}
+
+async function look(page: Page, view: string): Promise<string[]> {
+  const found: string[] = [];
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 800 });
+    await painted(page);
+    for (const fault of await layoutFaults(page)) found.push(`${view}, ${width} px: ${fault}`);
+  }
+  return found;
+}
+
+test('no page breaks at any width: no word, no text on text, no control too small, nothing wider than the screen', async ({
+  page,
+}) => {
+  test.slow();
+  await signIn(page);
+  const found: string[] = [];
+  for (const path of PAGES) {
+    await goWithin(page, path);
+    found.push(...(await look(page, path)));
+  }
+  expect(found).toEqual([]);
+});
+
+for (const job of JOBS)
+  test(`no view of ${job} breaks at any width`, async ({ page }) => {
+    test.slow();
+    await signIn(page);
+    const link = page.getByRole('link', { name: new RegExp(job) });
+    const address =
+      job === EMPTY
+        ? await newJob(page, `${EMPTY}, the longest name there plausibly is, Netherby`)
+        : await link.getAttribute('href');
+    await page.goto(address ?? '/');
+    const found: string[] = [];
+    for (const view of VIEWS) {
+      await goWithin(page, `${address ?? ''}/${view}`);
+      found.push(...(await look(page, view)));
+    }
+    expect(found).toEqual([]);
+  });
