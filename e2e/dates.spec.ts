@@ -60,7 +60,7 @@ test('sent by hand, answered, counted back from the vehicle’s arrival; a mista
   await page.getByRole('link', { name: 'Diary' }).click();
   const week = page.getByRole('region', { name: 'Week of Mon, 15 Jun 2026' });
   await expect(week).toContainText('Wed, 17 Jun 2026, late');
-  await page.getByRole('button', { name: /Of what kind$/ }).click();
+  await page.getByRole('button', { name: /Type$/ }).click();
   await page.getByRole('option', { name: 'Notices due' }).click();
   await expect(week).toBeHidden();
   const own = page.getByRole('region', { name: 'In your own calendar' });

@@ -57,7 +57,7 @@ test('demand by each basis moves the gauge, the route and the pack; a wrong gues
   await choose(page, 'Declared maximum demand', 'By appliances');
   await page.getByRole('textbox', { name: 'Reason' }).fill('Listed room by room.');
   await expect(gauge.getByRole('button', { name: /^MD after: 5\d\.\d A/ })).toBeVisible();
-  await page.getByText('What sets circuits and appliances apart').click();
+  await page.getByText('Why the two figures differ').click();
   await expect(page.getByRole('row', { name: /^Socket circuits 44\.8 A 0\.0 A 44\.8 A/ })).toBeVisible();
 
   await test.step('a log without its unit is guessed wrong, and put right', async () => {

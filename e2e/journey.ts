@@ -50,7 +50,7 @@ export async function newJob(page: Page, place: string): Promise<string> {
   await page.getByRole('button', { name: 'New job' }).click();
   const sheet = page.getByRole('dialog', { name: 'New job' });
   await sheet.getByLabel('Where').fill(place);
-  await sheet.getByLabel('What is wanted').fill('Vehicle charger');
+  await sheet.getByLabel('Job description').fill('Vehicle charger');
   await sheet.getByRole('button', { name: 'Start the survey' }).click();
   await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
   return new URL(page.url()).pathname.replace(/\/$/, '');

@@ -94,3 +94,22 @@ for (const job of JOBS)
     }
     expect(found).toEqual([]);
   });
+
+test('what breaks a page is found', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 800 });
+  await page.setContent(
+    `<main style="font: 16px sans-serif">
+      <p style="width: 2rem; overflow-wrap: anywhere">Isolator</p>
+      <p style="position: relative">Headroom <span style="position: absolute; left: 0">Demand</span></p>
+      <button style="height: 20px">Small</button>
+      <div style="width: 500px; height: 1px"></div>
+    </main>`,
+  );
+  const faults = await layoutFaults(page);
+  expect(faults.map((fault) => fault.replace(/\d+ px/, 'px'))).toEqual([
+    'wider than the screen by px',
+    '“Isolator” is broken across lines in “Isolator”',
+    '“Headroom” lies on “Demand”',
+    '“Small” is px high',
+  ]);
+});

@@ -120,61 +120,6 @@ test('axe finds nothing where a job has more to show', async ({ page }) => {
   await page.getByRole('button', { name: 'Close' }).click();
 });
 
-test('on a 360 px phone nothing is wider than the screen, and the walk is at hand', async ({ page }) => {
-  await page.setViewportSize({ width: 360, height: 740 });
-  await signIn(page);
-  const fits = async (view: string): Promise<void> => {
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    expect({ view, wide }).toEqual({ view, wide: 0 });
-  };
-  await fits('jobs');
-  await page.getByRole('link', { name: /Fold Yard/ }).click();
-  for (const station of STATIONS) {
-    await page.getByRole('button', { name: 'Stations' }).click();
-    await page.getByRole('dialog').getByRole('link', { name: station }).click();
-    await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
-    await fits(station);
-  }
-  await page.getByRole('link', { name: 'Photos' }).click();
-  await fits('photographs');
-  for (const [job, station] of [
-    ['Candlemas', 'Earthing'],
-    ['Boathouse', 'Circuit and protection'],
-  ] as const) {
-    await page.goto('/');
-    await page.getByRole('link', { name: new RegExp(job) }).click();
-    await page.getByRole('button', { name: 'Stations' }).click();
-    await page.getByRole('dialog').getByRole('link', { name: station }).click();
-    await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
-    await fits(`${station}, ${job}`);
-  }
-});
-
-test('targets are at least 44 px high', async ({ page }) => {
-  await signIn(page);
-  await page.getByRole('link', { name: /Larkrise/ }).click();
-  for (const station of [
-    'Intake and cut-out',
-    'Loop',
-    'Line-up',
-    'Earthing',
-    'Loads',
-    'New equipment',
-    'Circuit and protection',
-  ]) {
-    await goTo(page, station);
-    const small = await page
-      .locator('main button, main input, main textarea, main label:has(input[type=radio])')
-      .evaluateAll((found) =>
-        found
-          .filter((element) => element.closest('label') === null || element.tagName === 'LABEL')
-          .map((element) => ({ name: element.textContent, height: Math.round(element.getBoundingClientRect().height) }))
-          .filter(({ height }) => height > 0 && height < 44),
-      );
-    expect(small).toEqual([]);
-  }
-});
-
 test('another firm’s job, or one that never was, is not found', async ({ page }) => {
   await signIn(page);
   await page.goto('/jobs/6f9619ff-8b86-4d01-b42d-00cf4fc964ff');

@@ -72,7 +72,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await expect(page.getByText('commissioning failed')).toBeHidden();
   await commissioned.getByLabel('Lead pulled: it went to').fill('10');
   await expect(commissioned.getByText('Passed')).toHaveCount(2);
-  await commissioned.getByRole('button', { name: 'Done now, by me' }).click();
+  await commissioned.getByRole('button', { name: 'Sign this commissioning now' }).click();
   await expect(commissioned.getByText('Commissioned by Isla')).toBeVisible();
 
   await goTo(page, 'Compare options');
@@ -193,7 +193,7 @@ test('a limiter is commissioned over its own link against the bench, a pulled cl
 
   await step('The settings as they are set').getByRole('button', { name: 'Read its settings' }).click();
   await expect(panel.getByText('Passed')).toHaveCount(4);
-  await panel.getByRole('button', { name: 'Done now, by me' }).click();
+  await panel.getByRole('button', { name: 'Sign this commissioning now' }).click();
   await saved(page);
 
   // A figure changed by hand afterwards counts as typed; undo brings the reading back.
@@ -232,7 +232,7 @@ test('the firm’s equipment fills a charger in; a setting it does not have is t
   await newJob(page, '8 Split Lane');
   await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
-  await page.getByRole('button', { name: /Fill in from/ }).click();
+  await page.getByRole('button', { name: /Choose a charger/ }).click();
   await page.getByRole('option', { name: 'Dial charger of ours' }).click();
   await goTo(page, 'Limit and clamp');
   await choose(page, 'How is it kept inside the supply?', 'Fixed limit');

@@ -64,7 +64,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
         .getByRole('button', { name: /^(Maximum current|Rating, each phase|Main switch rating): 100 A$/ })
         .click();
     }
-    await page.getByRole('button', { name: 'Conductors into it: 25 mm²' }).click();
+    await page.getByRole('button', { name: 'Incoming tails: 25 mm²' }).click();
     await page.getByRole('button', { name: /^Take the other \d as fine, not looked at singly$/ }).click();
   });
 

@@ -83,10 +83,9 @@ const VIEWS = [
   ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
   ['compare', DESK, 'paper', 'Larkrise', 'compare', undefined, '^Options'],
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
-  ['to-look', DESK, 'paper', 'High Sett', 'to-look'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Larkrise', 'pack', handIn, '^Packs'],
-  ['after', DESK, 'paper', 'Larkrise', 'tests', test, '^Tests of'],
+  ['tests', DESK, 'paper', 'Larkrise', 'tests', test, '^Tests of'],
   ['diary', DESK, 'paper', undefined, '/diary'],
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
@@ -95,7 +94,6 @@ const VIEWS = [
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
   ['phone-jobs', PHONE, 'paper'],
-  ['phone-line-up', PHONE, 'daylight', 'Boathouse', 'line-up'],
 ];
 
 async function main() {

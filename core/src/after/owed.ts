@@ -84,7 +84,7 @@ function listed({ after }: Survey, checklists: FirmChecklists): Owed[] {
         })),
   );
   if (after?.fundingClaimed === undefined)
-    owed.push({ id: 'funding-not-said', text: 'Not said whether funding is claimed.', station: 'after' });
+    owed.push({ id: 'funding-not-said', text: 'Is funding claimed?', station: 'after' });
   if (after?.nextInspectionOn === undefined)
     owed.push({ id: 'next-inspection', text: 'The day of the next inspection is not entered.', station: 'after' });
   return owed;

@@ -143,7 +143,7 @@ function cold(most: number, before: number, hot: number, what: string): Limit {
     most,
     least: null,
     sureUpTo,
-    why: 'within the limit as it was measured cold, over it once the cable is warm: reckon it with the temperature it was measured at',
+    why: 'within the limit as it was measured cold, over it once the cable is warm: work it out for the temperature it was measured at',
   };
 }
 

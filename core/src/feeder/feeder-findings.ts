@@ -72,7 +72,7 @@ function claimFinding({ label, claim }: FeederAssessment, about: About): Stateme
         ...about,
         id: 'feeder-claim',
         grade: 'note',
-        title: `${label}: reckoned again for ${claim.claimedA} A, and it holds: ${reasons}.`,
+        title: `${label}: worked out again for ${claim.claimedA} A, and it holds: ${reasons}.`,
         remedy: 'Look along the whole of it before its device is changed.',
         field,
       },

@@ -74,7 +74,7 @@ function whereFindings(proposal: Proposal, tree: SupplyTree, existing: readonly 
         ...about,
         id: 'clamp-wrong-side',
         grade: 'act',
-        title: `${nodeName(clamp.node)}: the clamp here does not carry ${name}’s own current, so its controller reckons with a false figure.`,
+        title: `${nodeName(clamp.node)}: the clamp here does not carry ${name}’s own current, so its controller works with a false figure.`,
         remedy: 'On the line tail after the meter and before any split, where it carries the charger and every board.',
       },
     ];

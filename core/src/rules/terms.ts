@@ -32,7 +32,7 @@ export const NUMBER_TERMS: readonly NumberTerm[] = [
   term('notifyExportUpToA', 'Export that is notified after, each phase, up to', 'A', 0, 1000),
   term('replyWorkingDays', 'Reply within', 'working days', 1, 260, true),
   term('noticeWithinDays', 'Notice after commissioning within', 'days', 1, 365, true),
-  term('fallbackFuseA', 'Fuse reckoned with while its rating is not established', 'A', 5, 400),
+  term('fallbackFuseA', 'Fuse assumed while its rating is not confirmed', 'A', 5, 400),
   term('largestUsualFuseA', 'Largest fuse a cut-out usually holds', 'A', 5, 1000),
   term('assumedNeighbourDemandA', 'What a neighbour on the same service is taken to draw', 'A', 0, 400),
   term('longestTailsM', 'Longest tails', 'm', 0.1, 30),

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Form } from 'react-aria-components';
 import { Navigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from './use-title';
 import { NoAnswer, ServerProblem } from '../api/client';
 import { signIn, useMe } from '../api/me';
 import { MainButton } from '../kit/Button';
@@ -26,6 +27,7 @@ function safeNext(next: string | null): string {
 }
 
 export function SignInPage() {
+  useTitle('Sign in');
   const { me, refresh } = useMe();
   const [search] = useSearchParams();
   const [email, setEmail] = useState('');

@@ -2,6 +2,7 @@ import { CLOCKS } from '@keen-gauge/core/calendar/clocks';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../app/use-title';
 import { useDiary, type DiaryEntry } from '../api/diary';
 import { jobNumber } from '../api/jobs';
 import { Waiting } from '../app/Waiting';
@@ -31,6 +32,7 @@ const KIND_WORDS: Readonly<Record<DiaryEntry['id'], string>> = {
 
 /** What is due on every job of the firm, week by week. */
 export default function DiaryPage() {
+  useTitle('Diary');
   const { data, error } = useDiary();
   const [kind, setKind] = useState<DiaryEntry['id'] | 'all'>('all');
   const [state, setState] = useState<'all' | 'late'>('all');
@@ -47,7 +49,7 @@ export default function DiaryPage() {
         <Row style={{ alignItems: 'end' }}>
           <span style={{ minWidth: '14rem' }}>
             <Select
-              label="Of what kind"
+              label="Type"
               value={kind}
               options={[
                 { value: 'all' as const, label: 'All kinds' },
@@ -61,7 +63,7 @@ export default function DiaryPage() {
           </span>
           <span style={{ minWidth: '16rem' }}>
             <Choice
-              label="Which of them"
+              label="Show"
               tile="7rem"
               value={state}
               options={[
@@ -76,9 +78,7 @@ export default function DiaryPage() {
         {!data && !error && <Waiting />}
         {data && weeks.length === 0 && (
           <p>
-            {data.entries.length === 0
-              ? 'Nothing runs. Enter what was sent at a job’s route.'
-              : 'Nothing of that kind.'}
+            {data.entries.length === 0 ? 'Nothing due. Enter what was sent at a job’s route.' : 'Nothing of that kind.'}
           </p>
         )}
         {weeks.map(({ monday, entries }) => (

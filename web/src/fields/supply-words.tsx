@@ -164,7 +164,7 @@ export const SUPPLY_WORDS: WordsOf = {
     options: BOARD_PLACES.map((value) => ({ value, label: BOARD_PLACE_NAMES[value] })),
   },
   'supply.nodes.acceptsNewDevice': { label: 'Does its maker allow the new device in it?' },
-  'supply.nodes.cable.sizeMm2': { label: 'Conductors into it', usual: [16, 25] },
+  'supply.nodes.cable.sizeMm2': { label: 'Incoming tails', usual: [16, 25] },
   'supply.nodes.cable.lengthM': { label: 'Their length' },
   'supply.nodes.cable.type': { label: 'Cable', list: true, options: CABLE_OPTIONS },
   'supply.nodes.cable.terminalsFor90': {

@@ -34,7 +34,7 @@ export function EquipmentPanel() {
       <h2>Charging equipment</h2>
       {error && !data && <Notice kind="act" title="The equipment could not be loaded." />}
       {!data && !error && <Waiting />}
-      {data?.profiles.length === 0 && <p className="quiet">None of its own yet: start from a usual kind.</p>}
+      {data?.profiles.length === 0 && <p className="quiet">No equipment saved yet. Start from a common type.</p>}
       {data?.profiles.map((profile) => (
         <Row key={profile.id} role="group" aria-label={profile.name}>
           <Stack style={{ '--gap': '0.1rem', marginRight: 'auto' }}>

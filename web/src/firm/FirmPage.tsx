@@ -1,5 +1,6 @@
 import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../app/use-title';
 import { Stack } from '../kit/Panel';
 import type { Me } from '../api/me';
 import { ChecklistsPanel } from './ChecklistsPanel';
@@ -16,6 +17,7 @@ const Page = styled.main`
 
 /** What a firm sets for itself: the charging equipment it fits, and what the options cost it. */
 export default function FirmPage() {
+  useTitle('Firm settings');
   const me = useOutletContext<Me>();
   return (
     <Page id="main">

@@ -1,6 +1,7 @@
 import { ArrowLeft } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../app/use-title';
 import { jobNumber, useJob } from '../api/jobs';
 import { useHistory, type HistoryEntry } from '../api/surveys';
 import { Waiting } from '../app/Waiting';
@@ -45,6 +46,7 @@ const SHOWN = 12;
 
 /** Who changed what, and when, newest first. */
 export default function HistoryPage() {
+  useTitle('History');
   const { jobId = '' } = useParams();
   const { data: job } = useJob(jobId);
   const { data, error, size, setSize, isLoading } = useHistory(jobId);

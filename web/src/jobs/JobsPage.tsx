@@ -2,6 +2,7 @@ import { CloudOff, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../app/use-title';
 import useSWR from 'swr';
 import { jobNumber, JOBS_PAGE, stateWords, useJobs, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
@@ -80,6 +81,7 @@ const Number = styled.span`
 
 /** The firm's jobs: what each waits for, and which way it goes. */
 export function JobsPage() {
+  useTitle('Jobs');
   const [search, setSearch] = useState('');
   const [page, setPage] = useState(0);
   const [making, setMaking] = useState(false);
@@ -105,7 +107,7 @@ export function JobsPage() {
         <h1 style={{ marginRight: 'auto' }}>Jobs</h1>
         <div style={{ flex: '0 1 22rem' }}>
           <TextInput
-            label="Search place, wish, number or state"
+            label="Search jobs"
             type="search"
             value={search}
             onChange={(next) => {

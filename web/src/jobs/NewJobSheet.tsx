@@ -67,7 +67,7 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
             fault={faultAt('$.place')}
           />
           <TextInput
-            label="What is wanted"
+            label="Job description"
             value={wanted}
             onChange={setWanted}
             help="For example: vehicle charger on the drive."

@@ -309,7 +309,7 @@ function Duration({ found }: { readonly found: PhaseAnalysis }) {
 /** The fit to the days' highest half hours, with the days themselves: a doubter sees whether they lie on the line. */
 function WorseDay({ found }: { readonly found: PhaseAnalysis }) {
   const worse = found.worseDay;
-  if (!worse) return <p className="quiet">Under seven whole days: what a worse day would look like is not reckoned.</p>;
+  if (!worse) return <p className="quiet">Under seven whole days: a worse day can’t be worked out yet.</p>;
   const count = worse.dailyHighsA.length;
   // Where each of so many days is expected to lie if the fit is right (Gringorten).
   const data = worse.dailyHighsA.map((seen, at) => {

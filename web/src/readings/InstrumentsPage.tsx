@@ -2,6 +2,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../app/use-title';
 import { ServerProblem } from '../api/client';
 import { putInstrument, useInstruments, type Instrument } from '../api/instruments';
 import { Waiting } from '../app/Waiting';
@@ -19,6 +20,7 @@ const Page = styled.main`
 
 /** The firm's instruments: what a reading can be taken with, and until when each one's calibration holds. */
 export default function InstrumentsPage() {
+  useTitle('Instruments');
   const { data, error, mutate } = useInstruments();
   const [adding, setAdding] = useState(false);
   const today = new Date().toISOString().slice(0, 10);

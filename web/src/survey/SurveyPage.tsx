@@ -12,6 +12,7 @@ import { useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Boundary } from '../app/Boundary';
 import { useShortcuts } from '../app/shortcuts';
+import { useTitle } from '../app/use-title';
 import { Waiting } from '../app/Waiting';
 import { Gauge } from '../gauge/Gauge';
 import { Button } from '../kit/Button';
@@ -20,7 +21,7 @@ import { PassView } from '../pass/PassView';
 import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
-import { STATION_NAMES, VIEWS, type View } from '../stations/station-names';
+import { STATION_NAMES, VIEW_NAMES, VIEWS, type View } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
 import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
@@ -131,6 +132,7 @@ function SurveyView({
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
+  useTitle(VIEW_NAMES[station], survey.place.addressLine1 ?? job.place);
   useArrival();
   const field = useArrivalField();
 

@@ -6,7 +6,7 @@ export const FIGURES = [
   { id: 'minutesOver', name: 'Minutes over', unit: 'min', digits: 0 },
   { id: 'longestOverMin', name: 'Longest run over', unit: 'min', digits: 0 },
   { id: 'warmestPercent', name: 'Fuse warmth', unit: '%', digits: 0 },
-  { id: 'morningsShort', name: 'Mornings short', unit: '', digits: 0 },
+  { id: 'morningsShort', name: 'Mornings not ready', unit: '', digits: 0 },
   { id: 'shortKwh', name: 'Short', unit: 'kWh', digits: 0 },
   { id: 'pauses', name: 'Pauses', unit: '', digits: 0 },
 ] as const satisfies readonly { readonly id: keyof TrialWayResult; name: string; unit: string; digits: number }[];

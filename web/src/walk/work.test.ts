@@ -10,8 +10,7 @@ describe('what is open at each station', () => {
     // With no new equipment there is nothing to limit and nothing to compare.
     const quiet = new Set(['limit', 'compare']);
     const due = { commissioning: 1, tests: 2, after: 5 };
-    for (const station of STATIONS)
-      expect(workAt(station, assessment, 3, due).open > 0).toBe(!quiet.has(station));
+    for (const station of STATIONS) expect(workAt(station, assessment, 3, due).open > 0).toBe(!quiet.has(station));
     expect(workAt('after', assessment, 3, { after: 5 })).toEqual({ open: 5, words: '5 after fitting', danger: false });
     expect(workAt('after', assessment, 3, { after: 0 }).words).toBe('nothing due');
     expect(workAt('pack', assessment, 3)).toEqual({ open: 3, words: '3 missing', danger: false });

@@ -1,5 +1,6 @@
 import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
+import { useTitle } from '../../app/use-title';
 import { useMe, type Me } from '../../api/me';
 import { Notice } from '../../kit/Notice';
 import { Stack } from '../../kit/Panel';
@@ -15,6 +16,7 @@ const Page = styled.main`
 
 /** The rules surveys are judged by: which hold where, every set of them, and two of them side by side. */
 export default function RulesPage() {
+  useTitle('Rules');
   const me = useOutletContext<Me>();
   const { refresh } = useMe();
   const may = me.role === 'supervisor';

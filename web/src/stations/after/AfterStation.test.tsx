@@ -33,7 +33,7 @@ describe('the station after the job', () => {
     expect(within(closing).getByRole('list', { name: 'Owed' }).textContent).toContain('The survey is not signed off.');
     const close = within(closing).getByRole('button', { name: 'Close the job' });
     expect(close.hasAttribute('disabled')).toBe(true);
-    type('Why close it with something owed?', 'The customer has moved away.', closing);
+    type('Why close it with tasks still due?', 'The customer has moved away.', closing);
     expect(close.hasAttribute('disabled')).toBe(false);
   });
 

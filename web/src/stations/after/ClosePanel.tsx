@@ -38,11 +38,11 @@ export function ClosePanel() {
     <Panel aria-label="Closing the job">
       <h2>Closing the job</h2>
       {owed.length === 0 ? (
-        <p>Nothing is owed.</p>
+        <p>Nothing is due.</p>
       ) : (
         <>
           <p>
-            {owed.length} {owed.length === 1 ? 'thing is' : 'things are'} owed:
+            {owed.length} {owed.length === 1 ? 'task is' : 'tasks are'} still due:
           </p>
           <Stack as="ol" aria-label="Owed" style={{ '--gap': '0.25rem', margin: 0, paddingLeft: '1.4rem' }}>
             {owed.map(({ id, text, station }, index) => (
@@ -72,7 +72,7 @@ export function ClosePanel() {
         <>
           {owed.length > 0 && (
             <TextInput
-              label="Why close it with something owed?"
+              label="Why close it with tasks still due?"
               lines
               value={reason}
               onChange={setReason}

@@ -168,7 +168,9 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
             store.setAll(setting([...path, 'doneBy'], me.name), setting([...path, 'doneAt'], new Date().toISOString()));
           }}
         >
-          {test?.doneAt === undefined ? 'Done now, by me' : `Done ${new Date(test.doneAt).toLocaleString('en-GB')}`}
+          {test?.doneAt === undefined
+            ? 'Sign this commissioning now'
+            : `Done ${new Date(test.doneAt).toLocaleString('en-GB')}`}
         </Button>
       </Row>
     </Panel>

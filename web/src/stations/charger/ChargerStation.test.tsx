@@ -44,7 +44,7 @@ describe('the station of new equipment', () => {
     });
     press('Add a vehicle charger');
     await settled();
-    pick('Fill in from', 'Dial charger of ours');
+    pick('Choose a charger', 'Dial charger of ours');
     expect(survey().proposals[0]).toMatchObject({ ratedA: 32, stepsA: [8, 14, 32] });
     await goTo('limit');
     choose('How is it kept inside the supply?', 'Fixed limit');
@@ -106,7 +106,7 @@ describe('the station of new equipment', () => {
     expect(assessment().demand.limiter.commissioned).toBe('in-part');
     type('Lead pulled: it went to', '6', panel);
     expect(within(panel).getAllByText('Passed')).toHaveLength(2);
-    press('Done now, by me', panel);
+    press('Sign this commissioning now', panel);
     expect(panel.textContent).toContain('Commissioned by Isla');
   });
 });

@@ -13,7 +13,7 @@ export function FillIn({ proposal }: { readonly proposal: Proposal }) {
   return (
     <div style={{ maxWidth: '26rem' }}>
       <Select
-        label="Fill in from"
+        label="Choose a charger"
         placeholder={proposal.profile ?? 'The firm’s equipment, or a usual kind'}
         value={undefined}
         options={profiles.map(({ id, name }) => ({ value: id, label: name }))}

@@ -16,14 +16,14 @@ export default function CircuitStation() {
   return (
     <StationFrame
       station="circuit"
-      lead="How the current gets to the new equipment, and what protects it on the way. Nothing between two tabulated values is made up."
+      lead="How the current gets to the new equipment, and what protects it on the way. Sizes come from the published tables; values are never interpolated."
     >
       {assessment.feeders.map((feeder) => (
         <FeederPanel key={feeder.nodeId} feeder={feeder} />
       ))}
       {survey.proposals.length === 0 && (
         <Panel>
-          <Notice kind="ask" title="No new equipment is recorded, so there is no circuit to reckon." />
+          <Notice kind="ask" title="No new equipment is recorded, so there is no circuit to work out." />
         </Panel>
       )}
       {survey.proposals.map((proposal) => {

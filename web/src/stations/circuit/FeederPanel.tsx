@@ -105,7 +105,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
           path={[...path, 'claimedRatingA']}
           label="“The cable looks thick enough for …”"
           usual={[32, 40]}
-          help="It is reckoned again, not believed: a thick cable may have been laid for volt drop or grouping."
+          help="It is worked out again, not believed: a thick cable may have been laid for volt drop or grouping."
         />
       </div>
       {feeder.claim && (

@@ -35,7 +35,7 @@ export function SectionFields({
         path={[...path, 'ambientC']}
         label={buried ? 'Ground' : 'Air'}
         usual={tabulated(ambient).slice(1, 5)}
-        help="Tabulated values only; nothing in between is made up."
+        help="Tabulated values only; never interpolated."
       />
       <BoundNumber
         path={[...path, 'insulationMm']}

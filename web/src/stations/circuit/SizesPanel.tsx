@@ -40,7 +40,7 @@ export function SizesPanel({ circuit }: { readonly circuit: CircuitAssessment })
       <Panel aria-label={`Size of the cable: ${label}`}>
         <h2>{label}: size of the cable</h2>
         <p>
-          <StateMark state="not-known" /> {gap === null ? '' : `Nothing is reckoned: ${gap}.`}
+          <StateMark state="not-known" /> {gap === null ? '' : `Can’t be worked out yet: ${gap}.`}
         </p>
       </Panel>
     );

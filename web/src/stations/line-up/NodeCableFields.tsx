@@ -19,7 +19,7 @@ export function NodeCableFields({ node }: { readonly node: SupplyNode }) {
       <FieldGrid>
         <BoundNumber
           path={[...path, 'sizeMm2']}
-          label={own ? 'Its cable' : 'Conductors into it'}
+          label={own ? 'Its cable' : 'Incoming tails'}
           usual={own ? [2.5, 6, 10] : [16, 25]}
         />
         <Field path={[...path, 'lengthM']} />

@@ -185,7 +185,7 @@ function PhaseBases({ phase, several }: { readonly phase: Phase; readonly severa
       {differ && (
         <details>
           <summary style={{ cursor: 'pointer', minHeight: 44, display: 'flex', alignItems: 'center' }}>
-            What sets circuits and appliances apart{on}
+            Why the two figures differ{on}
           </summary>
           <Compared>
             <thead>
