@@ -86,7 +86,7 @@ test('demand by each basis moves the gauge, the route and the pack; a wrong gues
     await expect(page.getByText('Declared by Maren Oakhanger')).toBeVisible();
     await expect(gauge.getByRole('button', { name: /^MD now: 2\d\.\d A/ })).toBeVisible();
     await expect(gauge).toContainText('measurement');
-    await page.getByRole('button', { name: 'Reckon it under each basis' }).click();
+    await page.getByRole('button', { name: 'Compare methods' }).click();
     await expect(page.getByRole('region', { name: 'What it means for the decision' })).toContainText('By measurement');
     await goTo(page, 'Route');
     await expect(page.getByText('Maximum demand after the work is above', { exact: false })).toHaveCount(0);
@@ -97,7 +97,7 @@ test('demand by each basis moves the gauge, the route and the pack; a wrong gues
     await page.getByRole('button', { name: 'Spot reading', exact: true }).click();
     await page.getByRole('textbox', { name: 'Spot reading' }).fill('58');
     await expect(gauge.getByRole('button', { name: /^MD now: .*58\.0 A/ })).toBeVisible();
-    await expect(page.getByText(/but 58 A was seen to flow/)).toBeVisible();
+    await expect(page.getByText(/but 58 A was measured/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(gauge.getByRole('button', { name: /^MD now: 2\d\.\d A/ })).toBeVisible();

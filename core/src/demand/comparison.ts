@@ -79,7 +79,7 @@ export function everythingOn(
   const why = here.some(({ currentA }) => currentA === null)
     ? 'Something here has no size given.'
     : amperes > listedA
-      ? 'More was seen to flow than is listed.'
+      ? 'More was measured than is listed.'
       : undefined;
   return figure(
     reckon('Everything on', amperes, 'A', () => ({

@@ -52,13 +52,13 @@ export function declaredDemand(
     const seen = measured.seen[phase];
     const listedAtAll = logged?.value != null || basisGap(connected, lists) === undefined;
     if (seen && exceeds(seen.value, own.value) && listedAtAll) {
-      whole[phase] = { worked: { ...seen, label: 'Seen to flow, in place of a lower declaration' }, least: true };
+      whole[phase] = { worked: { ...seen, label: 'Measured, in place of a lower declaration' }, least: true };
       findings.push({
         id: 'declared-below-measured',
         grade: 'act',
         on: 'demand',
         station: 'loads',
-        title: `Maximum demand by ${basis} is ${shown(own.value)} A, but ${shown(seen.value)} A was seen to flow. What was seen is used.`,
+        title: `Maximum demand by ${basis} is ${shown(own.value)} A, but ${shown(seen.value)} A was measured. What was measured is used.`,
         remedy: 'Something is missing from the list, or something unusual ran while it was measured: find out which.',
         askOf: 'surveyor',
         field: 'declaration.basis',

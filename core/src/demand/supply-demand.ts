@@ -135,7 +135,7 @@ function missingOf({
   return {
     gap: isMeasured ? undefined : basisGap(connected, lists),
     shortfall: lifted
-      ? 'More was seen to flow than is declared.'
+      ? 'More was measured than is declared.'
       : isMeasured
         ? undefined
         : basisShortfall(connected, lists),

@@ -120,7 +120,7 @@ export function needOf(
   if (incoming === 'plastic')
     return { need: 'not-needed', why: 'it comes in as plastic, whatever the pipework inside is' };
   if (incoming === 'metal') return { need: 'needed', why: 'it comes in as metal' };
-  return { need: 'not-known', why: 'not said what it is where it comes in' };
+  return { need: 'not-known', why: 'material where it comes in not recorded' };
 }
 
 /** Services a dwelling usually has, which somebody has to have looked for. */

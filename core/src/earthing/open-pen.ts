@@ -74,7 +74,7 @@ function needOf({ earthing }: Survey, { parking }: Proposal): Pick<OpenPenAssess
     return { need: 'not-needed', why: 'The earth is not taken from a combined conductor.' };
   if (parking === 'indoors-only') return { need: 'not-needed', why: 'Vehicles charge indoors only.' };
   if (arrangement !== 'tn-c-s') return { need: 'not-known', why: 'The earthing arrangement is not known.' };
-  if (parking === undefined) return { need: 'needed', why: 'Not said where vehicles charge: outdoors is taken.' };
+  if (parking === undefined) return { need: 'needed', why: 'Where vehicles charge is not recorded: outdoors is used.' };
   return { need: 'needed', why: 'A vehicle outdoors on a supply earthed through its neutral.' };
 }
 
@@ -174,7 +174,7 @@ function lowElectrode({ survey, rules, loadA, electrodeOhm }: Case): Verdict {
   const most = largestElectrode(loadA, rules).value;
   const rule = `At ${shown(loadA)} A the electrode may have ${written(most)} Ω at most to stay within ${touchV} V.`;
   const three =
-    survey.supply.phases === 3 ? ['Reckoned as if the fullest phase stood alone, the worst of three phases.'] : [];
+    survey.supply.phases === 3 ? ['Worked out as if the fullest phase stood alone, the worst of three phases.'] : [];
   if (electrodeOhm === null)
     return { state: 'not-known', reasons: [rule, 'Rarely practical: a single rod has tens of ohms.', ...three] };
   if (exceeds(electrodeOhm, most, 'Ω'))

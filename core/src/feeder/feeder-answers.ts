@@ -244,7 +244,7 @@ function largerDevice(of: FeederCase): FeederAnswer | null {
     kind: 'larger-device',
     title: `A device of ${deviceA} A on the cable that is there`,
     holds: true,
-    says: 'Reckoned again as it is laid: capacity, volt drop and loop impedance all allow it. Look along the whole of it first.',
+    says: 'Worked out again as it is laid: capacity, volt drop and loop impedance all allow it. Look along the whole of it first.',
   };
 }
 

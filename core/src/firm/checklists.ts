@@ -5,7 +5,7 @@ import { Id, ListOf, RequiredText } from '../survey/fields';
 /** One thing to see to, under an id that stays when its words change. */
 export class ChecklistItem {
   @Id() id: string;
-  @RequiredText(200, 'what is to be seen to') text: string;
+  @RequiredText(200, 'what is to be done') text: string;
 }
 
 /** A list the firm writes itself: schemes and habits change, and are no rules of ours. */

@@ -34,7 +34,7 @@ describe('the question what fuse is in the cut-out', () => {
       '97 0000 0012 340',
       'The carrier is moulded 100 A at most.',
       'Photograph 2: Cut-out close up',
-      'we reckon with 60 A',
+      'we work with 60 A',
       'M. Oakhanger, Fennel Lane Electrical, FLE-QS-001',
       'KG-0007',
     ])

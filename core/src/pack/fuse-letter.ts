@@ -52,7 +52,7 @@ export function fuseRatingLetter(
       ...seen.map((line) => `- ${line}`),
       ...(photos.length > 0 ? ['', 'Photographs with this message:', ...photos.map((line) => `- ${line}`)] : []),
       '',
-      `Until you reply we reckon with ${supply.rating.value ?? 'no'} A and connect nothing that rests on more.`,
+      `Until you reply we work with ${supply.rating.value ?? 'no'} A and connect nothing that rests on more.`,
       '',
       [from.name, from.firm, from.registration].filter(Boolean).join(', '),
       `Our reference: ${jobNumber}`,

@@ -78,7 +78,7 @@ describe('letters to the operator', () => {
     const unread = facts((s) => s.supply.nodes.forEach((node) => node.kind === 'cut-out' && delete node.evidence));
     const { body } = letter('fuse-upgrade', unread);
     expect(body).not.toMatch(/Now: /);
-    expect(body).toContain('Its rating now is not known to us; we reckon with 60.0 A');
+    expect(body).toContain('Its rating now is not known to us; we work with 60.0 A');
   });
   it('names every clamp with its place, set-point and fail-safe, and says where it is not counted', () => {
     const managed = facts((s) => {

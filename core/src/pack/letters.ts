@@ -116,7 +116,7 @@ const BODIES: Readonly<
       `Please say whether the cut-out fuse can be made larger${survey.request.wantedFuseA === undefined ? '' : `, to ${survey.request.wantedFuseA} A`}, and change it if so.`,
       assessment.supply.ratingEstablished === true
         ? `Now: ${figureText(assessment.supply.rating)}.`
-        : `Its rating now is not known to us; we reckon with ${figureText(assessment.supply.rating)} until you have said what it is.`,
+        : `Its rating now is not known to us; we work with ${figureText(assessment.supply.rating)} until you have said what it is.`,
       ...demand(assessment),
       ...equipment(survey),
       '',

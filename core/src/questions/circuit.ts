@@ -62,7 +62,7 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
     id: 'circuit-device-not-chosen',
     stop: 'part',
     field: 'proposals.circuit.deviceRatingA',
-    why: 'The cable and the disconnection are held against it.',
+    why: 'The cable and the disconnection are checked against it.',
     open: ofEach(
       ({ id }, { label, device }, { rules }) =>
         device.taken && {

@@ -71,7 +71,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     field: 'supply.nodes.evidence',
     askOf: 'operator',
     on: 'fuse',
-    why: 'Everything is held against it; a holder’s moulding says only what it could take.',
+    why: 'Everything is checked against it; a holder’s moulding says only what it could take.',
     photo: 'The label or tag on the cut-out, legible, its seal in view',
     open: ({ survey, fuses, rules }) =>
       fuses
@@ -115,7 +115,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
                   change: (s) => ({ ...s, intake: { loop: s.intake.loop, look: 'fine', faults: s.intake.faults } }),
                 },
                 {
-                  says: 'Something to put right first',
+                  says: 'Something to repair first',
                   change: (s) => ({
                     ...s,
                     intake: {
@@ -260,7 +260,7 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
     station: 'line-up',
     field: 'supply.nodes.ratingA',
     on: 'nodes',
-    why: 'What it carries can be held against nothing.',
+    why: 'Without it nothing can be checked against it.',
     photo: 'The face of the device, its rating legible',
     open: (facts) =>
       unratedNodes(facts.survey, facts.tree).map(({ here: { node }, onWay }) => ({

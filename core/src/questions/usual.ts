@@ -76,7 +76,7 @@ export const USUAL_QUESTIONS: readonly QuestionEntry[] = [
     ...load,
     id: 'nothing-measured',
     field: 'measurements',
-    why: 'Nothing was seen to flow that the list could be compared with.',
+    why: 'Nothing was measured to compare the list with.',
     open: ({ survey }) =>
       survey.measurements.length === 0
         ? [{ title: 'Nothing was measured.', remedy: 'Read the current at the tails, or log it for a week.' }]

@@ -22,7 +22,7 @@ const condition: Rule = ({ condition: verdict, rules }) => {
   if (verdict === 'put-right-first')
     return trigger({
       id: 'condition-first',
-      title: 'A fault at the intake must be put right first',
+      title: 'A fault at the intake must be repaired first',
       evidence: 'Graded “before any load is added”, or not graded.',
       clearedBy: 'the operator putting it right',
       station: 'cut-out',
@@ -268,7 +268,7 @@ const SETTLED_FIRST: readonly {
   {
     id: 'earthing',
     trigger: 'earthing-not-right',
-    fails: 'Earthing or bonding has to be put right',
+    fails: 'Earthing or bonding has to be corrected',
     open: 'Earthing and bonding are not known in full',
     station: 'earthing',
     ownWork: true,

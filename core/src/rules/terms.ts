@@ -72,7 +72,7 @@ export function comparePacks(one: Rules, other: Rules): ComparedTerm[] {
   };
   const plain = (value: string): Ruled<string> => ({ value, source: '' });
   return [
-    line('Demand the threshold is held against', ({ triggerDemand }) =>
+    line('Demand checked against the threshold', ({ triggerDemand }) =>
       plain(triggerDemand === 'managed' ? 'managed: what the limiter guarantees' : 'unmanaged: what could flow'),
     ),
     line('Load limiting accepted in place of a larger fuse', ({ acceptsLimiting }) =>

@@ -67,10 +67,15 @@ export function eventRoutes(pool: Pool): Router {
       if (kind === 'closed' && !details.note) {
         const owed = await owedBy(db, jobId);
         if (owed.length > 0)
-          throw new Problem(422, 'Something is owed', 'Say why it is closed all the same, or see to what is owed.', {
-            owed,
-            faults: [{ path: '$.note', wrong: 'is missing', expected: 'why it is closed with something owed' }],
-          });
+          throw new Problem(
+            422,
+            'Something is still due',
+            'Say why it is closed all the same, or do what is still due.',
+            {
+              owed,
+              faults: [{ path: '$.note', wrong: 'is missing', expected: 'why it is closed with something owed' }],
+            },
+          );
       }
       await insertEvent(db, askerOf(request), { id, jobId, kind, day, details });
       return eventsOf(db, jobId);

@@ -315,7 +315,7 @@ describe('what may be handed in', () => {
     expect((await conversation(job.jobId)).id).toBe(id);
     expect((await says(job.jobId)).slice(1, 3)).toEqual([
       'Stopped after 1 try; whether the operator has it is not known: ask.',
-      'Taken up again',
+      'Tried again',
     ]);
     expect((await events(job.jobId)).map(({ kind }) => kind)).toEqual(['sent']);
   });

@@ -60,10 +60,10 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
       } else {
         const known = (await conversationsOf(db, jobId)).find((each) => each.packId === packId);
         if (known?.state === 'stopped') {
-          // Taken up again under its old key: should it have arrived before it was stopped, the desk has it once all the same.
+          // Tried again under its old key: should it have arrived before it was stopped, the desk has it once all the same.
           await settle(db, known.id, 'waiting');
           await askFor(db, asker, 'hand-in', known.id);
-          await addMessage(db, asker.firmId, known.id, { direction: 'out', says: 'Taken up again' });
+          await addMessage(db, asker.firmId, known.id, { direction: 'out', says: 'Tried again' });
           await audit(db, asker, jobId, 'hand-in-asked', { pack: packNumber(known.packNumber) });
         } else if (known?.id !== id)
           throw new Problem(409, 'Handed in already', 'This pack is in the outbox or with the operator already.');

@@ -37,7 +37,7 @@ const REFUSED: Readonly<Record<Right, string>> = {
   'change-terms': 'Terms are changed by the office and by supervisors.',
   'change-equipment': 'Equipment and instruments are changed by surveyors and supervisors.',
   'revoke-others-feeds': 'An address that somebody else made is revoked by the office or a supervisor.',
-  'see-stuck-work': 'Stuck work is seen to by the firm’s supervisors.',
+  'see-stuck-work': 'Only the firm’s supervisors handle stuck work.',
 };
 
 /** The person asking, where they may do this; refused otherwise, in the transaction that would do it. */

@@ -31,7 +31,7 @@ export function ChecklistsPanel({ me }: { readonly me: Me }) {
       }));
       const { rules } = await putChecklists({ lists });
       refresh({ ...me, rules });
-      setSaid({ kind: 'note', title: 'Saved. What was seen to before stays as it read then.' });
+      setSaid({ kind: 'note', title: 'Saved. What was ticked before stays as it read then.' });
     } catch (failed) {
       setSaid({ kind: 'act', title: problemWords(failed) });
     }
@@ -39,7 +39,7 @@ export function ChecklistsPanel({ me }: { readonly me: Me }) {
   return (
     <Panel aria-label="Checklists">
       <h2>Checklists</h2>
-      <p className="quiet">Seen to after each job. Schemes that pay change: write what they ask for today.</p>
+      <p className="quiet">Done after each job. Schemes that pay change: write what they ask for today.</p>
       {CHECKLISTS.map((list) => {
         const items = checklistOf(list, draft);
         return (

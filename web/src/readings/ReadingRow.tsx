@@ -89,7 +89,7 @@ export function ReadingRow({
       <Select
         label="Instrument"
         value={chosen?.id}
-        placeholder={reading.instrument ?? 'Not said'}
+        placeholder={reading.instrument ?? 'Not recorded'}
         options={inUse.map((each) => ({ value: each.id, label: instrumentName(each) }))}
         onChange={(id) => {
           const instrument = inUse.find((each) => each.id === id);

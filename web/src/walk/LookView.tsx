@@ -43,7 +43,7 @@ export function LookView() {
           <h1 id="station-name" tabIndex={-1}>
             Still to find out
           </h1>
-          <p className="quiet">What is not known yet, by where it is settled, in the order that saves steps.</p>
+          <p className="quiet">What is not known yet, place by place.</p>
         </div>
         {stops.length > 0 && (
           <Button

@@ -53,7 +53,7 @@ export async function packPdf(
       content.changed.lines.map(({ section, label: name, was, is }) => [
         { text: `${section}: ${name}`, style: { quiet: true } },
         { text: is ?? 'said no more', style: { face: 'bold' as const } },
-        { text: was === undefined ? 'not said before' : `was: ${was}`, style: { quiet: true, size: 9 } },
+        { text: was === undefined ? 'not recorded before' : `was: ${was}`, style: { quiet: true, size: 9 } },
       ]),
       [WIDTH * 0.28, WIDTH * 0.38, WIDTH * 0.34],
     );

@@ -41,7 +41,7 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
   return (
     <Panel aria-label={`Guards: ${proposal.label ?? 'New charger'}`}>
       <h2>What each node has left</h2>
-      <p className="quiet">Everything else there, and the charger so run, held against each rating, street first.</p>
+      <p className="quiet">Everything else there, and the charger so run, checked against each rating, street first.</p>
       <Scroll tabIndex={0} role="group" aria-label="Amperes left at each node">
         <Table>
           <thead>

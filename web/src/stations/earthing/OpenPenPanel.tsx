@@ -13,7 +13,7 @@ import { PenSteps } from './PenSteps';
 const TouchChart = lazyPart(() => import('./TouchChart'));
 
 const STATES = { suits: 'holds', 'does-not': 'fails', 'not-known': 'not-known' } as const;
-const WORDS = { suits: 'Suits here', 'does-not': 'Does not suit here', 'not-known': 'To be shown' } as const;
+const WORDS = { suits: 'OK', 'does-not': 'Does not fit', 'not-known': 'Needs evidence' } as const;
 
 /** The four ways of protecting a vehicle outdoors, compared for this site; one is chosen, with its reason. */
 export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {

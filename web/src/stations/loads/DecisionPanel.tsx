@@ -25,7 +25,7 @@ export function DecisionPanel() {
                 setOpen(true);
               }}
             >
-              Reckon it under each basis
+              Compare methods
             </Button>
           </div>
         </>

@@ -7,7 +7,7 @@ export function ChangeLines({ lines }: { readonly lines: readonly PackChange[] }
       {lines.map(({ section, label, was, is }, index) => (
         <li key={index}>
           {section}, {label}: <strong>{is ?? 'said no more'}</strong>
-          <span className="quiet">{was === undefined ? ', not said before' : `, was ${was}`}</span>
+          <span className="quiet">{was === undefined ? ', not recorded before' : `, was ${was}`}</span>
         </li>
       ))}
     </ul>
