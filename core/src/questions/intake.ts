@@ -81,11 +81,12 @@ export const INTAKE_QUESTIONS: readonly QuestionEntry[] = [
           const most = node?.holderMaximumA ?? rules.largestUsualFuseA.value;
           const sizes = rules.plausibleRatingsA.value[node?.kind ?? 'cut-out'].filter((size) => size <= most);
           return {
-            title: `${fuseName(node)}: ${says === 'not known' ? 'what is its rating?' : `rating ${says}.`}`,
-            remedy:
+            title: `${fuseName(node)}: what is its rating?`,
+            remedy: `${says === 'not known' ? '' : `${says.charAt(0).toUpperCase()}${says.slice(1)}. `}${
               node?.kind === 'switch-fuse'
                 ? 'Whoever is responsible for it may read its fuse; otherwise ask the operator.'
-                : 'Look for a rating on a label, tag or window with the seal intact, or ask the operator for the fuse rating.',
+                : 'Look for a rating on a label, tag or window with the seal intact, or ask the operator for the fuse rating.'
+            }`,
             ...(nodeId === null
               ? {}
               : {

@@ -16,6 +16,16 @@ async function found(search: string, page = 0): Promise<{ jobs: { place: string;
 }
 
 describe('jobs', () => {
+  it('takes the address apart that a job is made with, so that it is not asked for again', async () => {
+    const id = randomUUID();
+    await anna
+      .post('/api/jobs')
+      .send({ id, place: '7 Hollow Row, Netherby, zz1 1tl', wanted: 'A charger' })
+      .expect(201);
+    const { survey } = (await anna.get(`/api/jobs/${id}/survey`)).body as { survey: { place: object } };
+    expect(survey.place).toMatchObject({ addressLine1: '7 Hollow Row', town: 'Netherby', postcode: 'ZZ1 1TL' });
+  });
+
   it('are numbered within the firm, from one, whoever makes them', async () => {
     const alan = await bench.as('alan@a.example');
     const bea = await bench.as('bea@b.example');

@@ -35,7 +35,10 @@ async function survey(): Promise<Survey> {
 
 describe('saving a survey', () => {
   it('appends a revision, moves the head, and shows in the list and the history', async () => {
-    await save(anna, [set(['place', 'addressLine1'], '2 New Lane'), set(['place', 'town'], 'Netherby')]).expect(201);
+    await save(anna, [
+      set(['place', 'addressLine1'], '2 New Lane', '1 Test Lane'),
+      set(['place', 'town'], 'Netherby'),
+    ]).expect(201);
     const listed = (await anna.get('/api/jobs?search=new%20netherby')).body as { jobs: object[] };
     expect(listed.jobs).toEqual([
       expect.objectContaining({ id: job.id, place: '2 New Lane, Netherby', state: 'surveying', route: 'ask-then-fit' }),
