@@ -16,6 +16,14 @@ async function found(search: string, page = 0): Promise<{ jobs: { place: string;
 }
 
 describe('jobs', () => {
+  it('are numbered within the firm, from one, whoever makes them', async () => {
+    const alan = await bench.as('alan@a.example');
+    const bea = await bench.as('bea@b.example');
+    await Promise.all([makeJob(anna), makeJob(alan), makeJob(anna), makeJob(bea)]);
+    expect((await found('')).jobs.map(({ number }) => number).sort()).toEqual([1, 2, 3]);
+    expect((await bea.get('/api/jobs')).body).toMatchObject({ jobs: [{ number: 1 }], total: 1 });
+  });
+
   it('takes the address apart that a job is made with, so that it is not asked for again', async () => {
     const id = randomUUID();
     await anna
@@ -24,14 +32,6 @@ describe('jobs', () => {
       .expect(201);
     const { survey } = (await anna.get(`/api/jobs/${id}/survey`)).body as { survey: { place: object } };
     expect(survey.place).toMatchObject({ addressLine1: '7 Hollow Row', town: 'Netherby', postcode: 'ZZ1 1TL' });
-  });
-
-  it('are numbered within the firm, from one, whoever makes them', async () => {
-    const alan = await bench.as('alan@a.example');
-    const bea = await bench.as('bea@b.example');
-    await Promise.all([makeJob(anna), makeJob(alan), makeJob(anna), makeJob(bea)]);
-    expect((await found('')).jobs.map(({ number }) => number).sort()).toEqual([1, 2, 3]);
-    expect((await bea.get('/api/jobs')).body).toMatchObject({ jobs: [{ number: 1 }], total: 1 });
   });
 
   it('sent twice are one job', async () => {
