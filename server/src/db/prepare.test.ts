@@ -74,6 +74,7 @@ describe('preparing a database', () => {
       '016_access.sql',
       '017_tasks.sql',
       '018_storage_and_answers.sql',
+      '019_found_by.sql',
     ]);
     await client.end();
   });

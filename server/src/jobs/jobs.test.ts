@@ -34,6 +34,34 @@ describe('jobs', () => {
     expect(survey.place).toMatchObject({ addressLine1: '7 Hollow Row', town: 'Netherby', postcode: 'ZZ1 1TL' });
   });
 
+  it.each([
+    ['surname', 'quillfeather'],
+    ['telephone, as it is spoken', '01632 960 123'],
+    ['postcode without its space', 'zz9 4ty'],
+    ['postcode in one', 'ZZ94TY'],
+    ['meter point number', '9700000012340'],
+  ])('are found by the customer’s %s', async (_what, search) => {
+    const job = await makeJob(anna);
+    const set = (key: string, to: string) => ({ kind: 'set', path: ['place', key], to });
+    await anna
+      .post(`/api/jobs/${job.id}/survey/revisions`)
+      .send({
+        id: randomUUID(),
+        parentId: job.revisionId,
+        changes: [
+          set('customerName', 'A. Quillfeather'),
+          set('customerPhone', '(01632) 960-123'),
+          set('postcode', 'ZZ9 4TY'),
+          set('meterPointNumber', '97 0000 0012 340'),
+        ],
+      })
+      .expect(201);
+    const { jobs } = (await anna.get('/api/jobs').query({ search }).expect(200)).body as { jobs: { id: string }[] };
+    expect(jobs.map(({ id }) => id)).toContain(job.id);
+    const bea = await bench.as('bea@b.example');
+    expect((await bea.get('/api/jobs').query({ search })).body).toMatchObject({ jobs: [] });
+  });
+
   it('sent twice are one job', async () => {
     const job = { id: randomUUID(), place: 'Twice Lane', wanted: 'A charger' };
     const [first, second] = [await create(job).expect(201), await create(job).expect(201)];

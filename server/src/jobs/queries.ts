@@ -21,7 +21,7 @@ export interface JobRow {
 const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.route, j.next_question AS "nextQuestion", j.answer,
   j.changed_at AS "changedAt", p.name AS "createdBy"`;
 
-/** The firm's jobs, last changed first, whose number, place or wish contains every word searched for. */
+/** The firm's jobs, last changed first, that have every word searched for in number, place, description or state, or in what a caller says: name, telephone, postcode, meter point. */
 export async function findJobs(
   db: PoolClient,
   words: readonly string[],
@@ -31,7 +31,7 @@ export async function findJobs(
   const found = await db.query<JobRow & { total: number }>(
     `SELECT ${COLUMNS}, count(*) OVER ()::int AS total
        FROM jobs j JOIN people p ON p.id = j.created_by
-      WHERE ('KG-' || lpad(j.number::text, 4, '0') || ' ' || j.place || ' ' || j.wanted || ' ' || j.state) ILIKE ALL ($1)
+      WHERE ('KG-' || lpad(j.number::text, 4, '0') || ' ' || j.place || ' ' || j.wanted || ' ' || j.state || ' ' || j.found_by) ILIKE ALL ($1)
       ORDER BY j.changed_at DESC, j.number DESC
       LIMIT $2 OFFSET $3`,
     [words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`), limit, offset],

@@ -108,6 +108,7 @@ export function JobsPage() {
         <div style={{ flex: '0 1 22rem' }}>
           <TextInput
             label="Search jobs"
+            help="Address, customer, telephone, postcode, meter point, number or state."
             type="search"
             value={search}
             onChange={(next) => {
