@@ -61,7 +61,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
       />
       {house.areas.map(({ area: code, rulesId }) => (
         <Row key={code} role="group" aria-label={`Area ${code}`} style={{ alignItems: 'end' }}>
-          <span style={{ minWidth: '20rem', flex: 1 }}>
+          <span style={{ flex: '1 1 20rem', minWidth: 0 }}>
             <Select
               label={`Area ${code}: ${areaName(code)}`}
               value={rulesId}
@@ -87,7 +87,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
       {may && (
         <>
           <Row style={{ alignItems: 'end' }}>
-            <span style={{ width: '20rem' }}>
+            <span style={{ flex: '0 1 20rem' }}>
               <TextInput
                 label="Rules of their own for the area"
                 help={
