@@ -81,6 +81,8 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await choose(page, 'What matters most to the customer?', 'Charging fast');
   await expect(listed.getByRole('listitem').first()).toContainText('Managed by clamp at 70 A');
   await choose(page, 'What matters most to the customer?', 'Having it soon');
+  // Their order follows a moment later: what is pressed meanwhile would move away.
+  await expect(listed.getByRole('listitem').first()).toContainText('Held to 10 A');
   await listed.getByRole('button', { name: 'Choose: Held to 10 A' }).click();
   await expect(listed.getByText('Chosen by Isla')).toBeVisible();
   await goTo(page, 'Limit and clamp');
