@@ -1,28 +1,9 @@
+import { STATIONS } from '../core/src/finding';
 import type { Page } from '@playwright/test';
 import { expect, newJob, signIn, test } from './journey';
 import { layoutFaults } from './layout';
 
-const VIEWS = [
-  'next',
-  'place',
-  'cut-out',
-  'loop',
-  'line-up',
-  'earthing',
-  'loads',
-  'charger',
-  'limit',
-  'circuit',
-  'compare',
-  'route',
-  'pack',
-  'commissioning',
-  'tests',
-  'after',
-  'photos',
-  'to-look',
-  'history',
-] as const;
+const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'history'];
 
 /** Where the application itself may break: each with a heading of its own. */
 const PAGES = ['/', '/diary', '/instruments', '/firm', '/firm/rules'] as const;

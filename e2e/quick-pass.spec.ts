@@ -139,6 +139,10 @@ const HOME: readonly (readonly [asks: RegExp, does: Answering])[] = [
     /what warms the cable/,
     async (thumb) => {
       await thumb.press(/30 °C/);
+      await thumb.enter();
+      await thumb.press(/counted: 1/);
+      await thumb.enter();
+      await thumb.press(/insulation: 0 mm/);
     },
   ],
   [

@@ -1,8 +1,6 @@
 import { exceeds } from '@keen-gauge/core/worked';
 import type { Assessment } from '@keen-gauge/core/assessment';
-import type { PerPhase } from '@keen-gauge/core/demand/per-phase-figures';
 import { worstPhase } from '@keen-gauge/core/demand/per-phase';
-import type { Figure } from '@keen-gauge/core/worked';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from 'react-aria-components';
@@ -14,7 +12,7 @@ import { stateOf } from '../kit/StateMark';
 import { figureText } from './figure-text';
 import { FigureButton, TightFigures } from './FigureButton';
 import { MiniScale, Scale } from './Scale';
-import { stripWords } from './strip-words';
+import { leastPhase, stripWords } from './strip-words';
 
 const Face = styled.section`
   background: var(--surface);
@@ -90,17 +88,6 @@ const Small = styled.span`
   color: var(--quiet);
   line-height: 1.25;
 `;
-
-/** The figure of the phase that has least of it left. */
-function leastPhase(figures: PerPhase): Figure | undefined {
-  const found = Object.values(figures);
-  const unknown = found.find(({ value }) => value === null);
-  if (unknown) return unknown;
-  return found.reduce<Figure | undefined>(
-    (best, next) => (best && (best.value ?? 0) <= (next.value ?? 0) ? best : next),
-    undefined,
-  );
-}
 
 const LIMITER_WORDS = {
   holds: 'limiter keeps it within',

@@ -31,7 +31,7 @@ import {
   rcdPlaces,
   tailsPlaces,
 } from './card-places';
-import { PlausibleAnswers } from './PlausibleAnswers';
+import { NoGeneration, Rings } from './ListAnswers';
 import { QuickReading, READING_OF } from './QuickReading';
 import { RouteQuick } from './RouteQuick';
 import { SetChoice } from './SetChoice';
@@ -45,6 +45,8 @@ export function CardControl({ question }: { readonly question: Question }) {
   const place = placeOf(question, survey);
   if (question.id === 'nothing-proposed') return <EquipmentChoice />;
   if (question.id === 'no-loads') return <SetChoice />;
+  if (question.id === 'no-sockets') return <Rings />;
+  if (question.id === 'generation-not-said') return <NoGeneration />;
   if (question.id === 'loads-assumed') return <LoadsAsListed />;
   if (question.id === 'fuse-rating-not-established') return <FuseFields nodeId={question.subjectId} />;
   if (question.id === 'bonding-not-looked' || question.id === 'bonding-not-known') return <IncomingServices />;
@@ -78,7 +80,6 @@ export function CardControl({ question }: { readonly question: Question }) {
       />
     );
   if (place !== null) return <Field path={place} {...onCard(place)} />;
-  if (question.answers && question.answers.length > 0) return <PlausibleAnswers question={question} />;
   return <AtStation question={question} />;
 }
 

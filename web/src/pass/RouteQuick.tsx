@@ -14,7 +14,8 @@ export function RouteQuick({ proposal }: { readonly proposal: Proposal }) {
   const { survey, store } = useSurvey();
   const segments = proposal.circuit?.segments ?? [];
   const add = (laid: Laid): void => {
-    const section = { id: freshId('section'), laid, circuitsTogether: 1, insulationMm: 0 };
+    // What it runs beside and through is asked next, and not taken for granted.
+    const section = { id: freshId('section'), laid };
     store.edit({
       ...survey,
       proposals: survey.proposals.map((each) =>

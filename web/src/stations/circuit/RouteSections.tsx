@@ -63,7 +63,7 @@ export function RouteSections({ proposal }: { readonly proposal: Proposal }) {
       <div>
         <Button
           onPress={() => {
-            edit((route) => [...route, { id: freshId('stretch'), circuitsTogether: 1, insulationMm: 0 }]);
+            edit((route) => [...route, { id: freshId('section'), circuitsTogether: 1, insulationMm: 0 }]);
           }}
         >
           <Plus size={18} aria-hidden /> Add a section

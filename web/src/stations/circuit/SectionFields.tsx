@@ -11,7 +11,7 @@ export function SectionFields({
   buried,
   length = true,
 }: {
-  /** A node's cable, or one stretch of the way of new equipment. */
+  /** A node's cable, or one section of the way of new equipment. */
   readonly path:
     readonly ['supply', 'nodes', string, 'cable'] | readonly ['proposals', string, 'circuit', 'segments', string];
   readonly insulation?: Insulation | undefined;
