@@ -4,7 +4,7 @@ import { useEquipment } from '../api/firm';
 import { MenuButton } from '../kit/MenuButton';
 import { Button } from '../kit/Button';
 import { Row, Stack } from '../kit/Panel';
-import { freshId } from '../stations/bound';
+import { freshProposal } from '../stations/charger/fresh-proposal';
 import { useSurvey } from '../survey/SurveyContext';
 import { BigAnswers } from './BigAnswers';
 
@@ -25,12 +25,7 @@ export function EquipmentChoice() {
     MOST,
   );
   const add = (kind: ProposalKind, profile?: EquipmentProfile): void => {
-    const bare = {
-      id: freshId(kind === 'vehicle-charger' ? 'charger' : kind),
-      kind,
-      label: KIND_NAMES[kind],
-      limiter: {},
-    };
+    const bare = freshProposal(kind, survey.proposals);
     store.edit({ ...survey, proposals: [...survey.proposals, profile ? withProfile(bare, profile) : bare] });
   };
   return (

@@ -4,8 +4,9 @@ import { Button, MainButton } from '../../kit/Button';
 import { MenuButton } from '../../kit/MenuButton';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
-import { At, freshId } from '../bound';
+import { At } from '../bound';
 import { StationFrame } from '../StationFrame';
+import { freshProposal } from './fresh-proposal';
 import { OtherPanel } from './OtherPanel';
 import { ProposalPanel } from './ProposalPanel';
 import { Field } from '../../fields/Field';
@@ -49,11 +50,7 @@ function AddButtons() {
   const { survey, store } = useSurvey();
   const { proposals } = survey;
   const add = (kind: ProposalKind): void => {
-    const before = proposals.filter((each) => each.kind === kind).length;
-    const label = before === 0 ? KIND_NAMES[kind] : `${KIND_NAMES[kind]} ${before + 1}`;
-    const prefix = kind === 'vehicle-charger' ? 'charger' : kind;
-    const proposal = { id: freshId(prefix), kind, label, limiter: {} };
-    store.edit({ ...survey, proposals: [...proposals, proposal] });
+    store.edit({ ...survey, proposals: [...proposals, freshProposal(kind, proposals)] });
   };
   const charger = (): void => {
     add('vehicle-charger');
