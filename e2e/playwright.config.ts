@@ -14,6 +14,7 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   forbidOnly: Boolean(process.env['CI']),
   use: {
+    actionTimeout: 90_000,
     baseURL: process.env['E2E_URL'] ?? 'http://localhost:4600',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
