@@ -1,4 +1,4 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 export const PASSWORD = 'keen-gauge-demo';
 
@@ -61,8 +61,20 @@ export async function goTo(page: Page, station: string): Promise<void> {
   await expect(page.getByRole('heading', { name: station, level: 1 })).toBeVisible();
 }
 
+/** Opens what is recorded under that name, where it stands as a line; the place it is typed in. */
+export async function opened(page: Page, label: string): Promise<Locator> {
+  const line = page.locator(`[data-line="${label}"]`).first();
+  const control = page.getByLabel(label, { exact: true }).first();
+  await expect(line.or(control).first()).toBeVisible();
+  if (await line.isVisible()) await line.click();
+  return control;
+}
+
 /** One tile of a question with tiles, by the word it is headed with. */
 export async function choose(page: Page, question: string, answer: string): Promise<void> {
+  const line = page.locator(`[data-line="${question}"]`).first();
+  await expect(line.or(page.getByRole('radiogroup', { name: question, exact: true })).first()).toBeVisible();
+  if (await line.isVisible()) await line.click();
   await page
     .getByRole('radiogroup', { name: question, exact: true })
     .getByRole('radio', { name: new RegExp(`^\\s*${answer}\\b`) })

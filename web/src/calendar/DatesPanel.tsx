@@ -9,6 +9,7 @@ import { addEvent, calendarUrl, useEvents, useHolidays } from '../api/events';
 import { Waiting } from '../app/Waiting';
 import { ButtonLink } from '../kit/Button';
 import { Notice } from '../kit/Notice';
+import { MoreOnPhone } from '../kit/More';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { useSurvey } from '../survey/SurveyContext';
 import { BackPlanPicture } from './BackPlanPicture';
@@ -105,7 +106,9 @@ export function DatesPanel() {
         </Row>
       )}
       {plan && <BackPlanPicture plan={plan} today={today} />}
-      <EventForm today={today} onAdd={put} />
+      <MoreOnPhone label="Enter a date">
+        <EventForm today={today} onAdd={put} />
+      </MoreOnPhone>
       <Entries
         jobId={job.id}
         events={data.events}

@@ -20,8 +20,19 @@ export function Field({ path, fault, pad, hideLabel, ...over }: FieldProps) {
   const spec = specAt(path);
   const words = field === undefined ? undefined : wordsOf(field);
   if (!spec || !(words ?? over.label)) throw new Error(`${path.join('.')} has no words`);
-  const { label = '', help, options = [], usual, tile, list, lines, type, inputMode } = { ...words, ...over };
-  const told = { label, ...(help ? { help } : {}) };
+  const {
+    label = '',
+    help,
+    options = [],
+    usual,
+    tile,
+    list,
+    lines,
+    type,
+    inputMode,
+    few = false,
+  } = { ...words, ...over };
+  const told = { label, few, ...(help ? { help } : {}) };
   const tiled = { ...told, ...(tile ? { tile } : {}), ...(hideLabel ? { hideLabel } : {}) };
   switch (spec.kind) {
     case 'number':
@@ -48,7 +59,7 @@ export function Field({ path, fault, pad, hideLabel, ...over }: FieldProps) {
       // A number of a closed list, such as how many phases.
       if (typeof spec.choices[0] === 'number')
         return <BoundCode path={path as Place<number>} {...tiled} codes={coded(options, Number)} />;
-      if (list) return <BoundSelect path={path as Place<string>} label={label} options={options} />;
+      if (list) return <BoundSelect path={path as Place<string>} label={label} few={few} options={options} />;
       return <BoundChoice path={path as Place<string>} {...tiled} options={options} />;
     default:
       return (

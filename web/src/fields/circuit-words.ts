@@ -47,7 +47,11 @@ export const CIRCUIT_WORDS: WordsOf = {
   'proposals.rcd.rcdType': { label: 'RCD type, new equipment', tile: '5.2rem', options: RCD_TYPE_OPTIONS },
   'proposals.rcd.residualMa': { label: 'Residual current, new equipment', usual: [30] },
   'proposals.rcd.ratedA': { label: 'Rated current of the RCD', usual: [40, 63] },
-  'proposals.leakageMa': { label: 'Standing leakage of the equipment', help: 'Only where an RCD is shared.' },
+  'proposals.leakageMa': {
+    few: true,
+    label: 'Standing leakage of the equipment',
+    help: 'Only where an RCD is shared.',
+  },
   'proposals.rcd.breaksNeutral': { label: 'Does it break the neutral as well as the line?' },
   'proposals.rcd.dcDetection': {
     label: 'Does the equipment detect 6 mA of direct current and disconnect?',

@@ -27,12 +27,14 @@ export const EARTHING_WORDS: WordsOf = {
   'earthing.zeOhm': { label: 'Ze as handed in, highest reading' },
   'earthing.electrodeOhm': { label: 'Electrode resistance as handed in, highest reading' },
   'earthing.supplyNeutralMm2': {
+    few: true,
     label: 'Supply neutral, copper equivalent',
     help: 'The operator’s to say; left out, one usual behind the fuse is taken.',
   },
   'earthing.conductor.sizeMm2': { label: 'Size, copper', usual: [6, 10, 16] },
-  'earthing.conductor.faultCurrentA': { label: 'Earth fault current, where known' },
+  'earthing.conductor.faultCurrentA': { few: true, label: 'Earth fault current, where known' },
   'earthing.conductor.disconnectionS': {
+    few: true,
     label: 'How long it lasts',
     help: 'From the fuse’s curve, for that current.',
   },

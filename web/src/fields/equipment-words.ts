@@ -78,5 +78,5 @@ export const EQUIPMENT_WORDS: WordsOf = {
   'proposals.dataLink.clamp': { label: 'How does the clamp reach it?', tile: '8rem', options: LINKS },
   'proposals.dataLink.network': { label: 'How does the network reach it?', tile: '8rem', options: LINKS },
   'proposals.dataLink.signalDbm': { label: 'Signal at the place' },
-  'proposals.dataLink.lengthM': { label: 'Data cable, where wired' },
+  'proposals.dataLink.lengthM': { few: true, label: 'Data cable, where wired' },
 };

@@ -13,6 +13,8 @@ export interface FieldWords {
   readonly usual?: readonly number[];
   /** Least width of a tile. */
   readonly tile?: string;
+  /** Needed by few: while nothing is recorded and nobody asks, a line that opens. */
+  readonly few?: boolean;
   /** Free text of several lines. */
   readonly lines?: boolean;
   readonly type?: 'email' | 'tel';

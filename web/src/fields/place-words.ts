@@ -22,7 +22,7 @@ export const PLACE_WORDS: WordsOf = {
   'place.customerPhone': { label: 'Telephone', type: 'tel' },
   'place.customerEmail': { label: 'E-mail', type: 'email' },
   'place.addressLine1': { label: 'Address' },
-  'place.addressLine2': { label: 'Address, second line' },
+  'place.addressLine2': { few: true, label: 'Address, second line' },
   'place.town': { label: 'Town' },
   'place.postcode': { label: 'Postcode' },
   'place.nation': {

@@ -74,7 +74,7 @@ export const SUPPLY_WORDS: WordsOf = {
       { value: 'signs-only', label: 'Outward signs only', note: 'Not enough: it stays unknown' },
     ],
   },
-  'intake.loop.note': { label: 'What was seen', lines: true },
+  'intake.loop.note': { few: true, label: 'What was seen', lines: true },
   'intake.loop.neighbours': { label: 'Other properties on it', usual: [1, 2] },
   'intake.loop.neighbourDemandA': {
     label: 'Their demand together, each phase',
@@ -95,6 +95,7 @@ export const SUPPLY_WORDS: WordsOf = {
   },
   'supply.nodes.label': { label: 'Name' },
   'supply.nodes.holderMaximumA': {
+    few: true,
     label: 'Holder moulded, at most',
     usual: [60, 100],
     help: 'The most the carrier may hold; not the fuse inside.',
@@ -111,7 +112,7 @@ export const SUPPLY_WORDS: WordsOf = {
       picture: <EvidencePicture evidence={value} />,
     })),
   },
-  'supply.nodes.evidenceNote': { label: 'What was seen', lines: true },
+  'supply.nodes.evidenceNote': { few: true, label: 'What was seen', lines: true },
   'supply.nodes.head': {
     label: 'What is in the head?',
     tile: '9rem',
@@ -137,6 +138,7 @@ export const SUPPLY_WORDS: WordsOf = {
     ],
   },
   'supply.nodes.sharedReason': {
+    few: true,
     label: 'Shared with new equipment: why',
     help: 'Only as a recorded exception.',
   },
@@ -152,7 +154,7 @@ export const SUPPLY_WORDS: WordsOf = {
   },
   'supply.nodes.poles': { label: 'Poles', usual: [1, 2, 4] },
   'supply.nodes.spareWays': { label: 'Spare ways', usual: [0, 1, 2] },
-  'supply.nodes.makersFamily': { label: 'Maker’s family' },
+  'supply.nodes.makersFamily': { few: true, label: 'Maker’s family' },
   'supply.nodes.enclosure': {
     label: 'Enclosure',
     list: true,

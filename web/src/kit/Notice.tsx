@@ -4,14 +4,19 @@ import styled from 'styled-components';
 /** What a notice is about; each has its own shape, word and colour. */
 export type NoticeKind = 'danger' | 'act' | 'ask' | 'note';
 
-const COLOURS: Readonly<Record<NoticeKind, string>> = {
+export const NOTICE_COLOURS: Readonly<Record<NoticeKind, string>> = {
   danger: 'var(--hold)',
   act: 'var(--accent)',
   ask: 'var(--ask)',
   note: 'var(--quiet)',
 };
-const SHAPES = { danger: OctagonAlert, act: Wrench, ask: CircleHelp, note: Info } as const;
-const WORDS: Readonly<Record<NoticeKind, string>> = { danger: 'Danger', act: 'To do', ask: 'To ask', note: 'Note' };
+export const NOTICE_SHAPES = { danger: OctagonAlert, act: Wrench, ask: CircleHelp, note: Info } as const;
+export const NOTICE_WORDS: Readonly<Record<NoticeKind, string>> = {
+  danger: 'Danger',
+  act: 'To do',
+  ask: 'To ask',
+  note: 'Note',
+};
 
 const Frame = styled.div`
   display: grid;
@@ -42,13 +47,13 @@ export interface NoticeProps {
 
 /** Something the surveyor should know, by kind. */
 export function Notice({ kind, title, children }: NoticeProps) {
-  const Shape = SHAPES[kind];
+  const Shape = NOTICE_SHAPES[kind];
   return (
-    <Frame style={{ '--kind': COLOURS[kind] }}>
+    <Frame style={{ '--kind': NOTICE_COLOURS[kind] }}>
       <Shape size={21} aria-hidden />
       <div>
         <div>
-          <Word>{WORDS[kind]}</Word>
+          <Word>{NOTICE_WORDS[kind]}</Word>
           {title}
         </div>
         {children !== undefined && <div className="quiet">{children}</div>}

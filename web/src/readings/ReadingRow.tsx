@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { instrumentName, type Instrument } from '../api/instruments';
 import { BareButton, Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
+import { RecordedLine } from '../kit/RecordedLine';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
 import { takenWords } from '../photos/taken-words';
@@ -52,6 +53,12 @@ export function ReadingRow({
     ({ id, subjectId }) => id === 'reading-unlikely' && subjectId === reading.id,
   );
 
+  const [open, setOpen] = useState(
+    autoFocus || shown === '' || reading.instrument === undefined || unlikely !== undefined,
+  );
+  if (unlikely !== undefined && !open) setOpen(true);
+  const taken = [reading.takenBy, takenWords(reading.takenAt)].filter(Boolean).join(', ');
+
   const change = (parts: Partial<Reading>, without: readonly (keyof Reading)[] = []): void => {
     const next = Object.fromEntries(
       Object.entries({ ...reading, ...parts }).filter(([key]) => !without.includes(key as keyof Reading)),
@@ -75,6 +82,18 @@ export function ReadingRow({
   const inUse = instruments.filter(({ retired }) => !retired);
   const chosen = inUse.find((each) => instrumentName(each) === reading.instrument);
 
+  if (!open)
+    return (
+      <div role="group" aria-label={form.name}>
+        <RecordedLine
+          label={form.name}
+          says={[readingText(reading), reading.instrument, taken].filter(Boolean).join(' · ')}
+          onPress={() => {
+            setOpen(true);
+          }}
+        />
+      </div>
+    );
   return (
     <Grid role="group" aria-label={form.name}>
       <TextInput
@@ -84,7 +103,7 @@ export function ReadingRow({
         inputMode="text"
         autoFocus={autoFocus}
         fault={typed.trim() !== '' && !read ? 'A number, or a bound such as > 999, is expected.' : undefined}
-        help={[reading.takenBy, takenWords(reading.takenAt)].filter(Boolean).join(', ')}
+        help={taken}
       />
       <Select
         label="Instrument"

@@ -1,7 +1,8 @@
 import type { Check } from '@keen-gauge/core/survey/words/words';
 import { BareButton } from '../kit/Button';
-import { LookChoice } from '../kit/LookChoice';
+import { LOOK_WORDS, LookChoice } from '../kit/LookChoice';
 import { useSet, useSurvey } from '../survey/SurveyContext';
+import { AsLine } from './AsLine';
 import { BoundText } from './bound';
 
 /** One check of a node, answered by looking; whatever is not simply fine can be said in words. */
@@ -21,17 +22,23 @@ export function CheckAnswer({
   const path = ['supply', 'nodes', nodeId, 'checks', check] as const;
   return (
     <div>
-      <LookChoice
+      <AsLine
+        field={path.join('.')}
         label={question}
-        value={answered?.answer}
-        onChange={(answer) => {
-          // Answered by itself: no longer taken together with others.
-          if (answered) {
-            const { assumed: _assumed, answer: _answer, ...rest } = answered;
-            set(path, { ...rest, answer });
-          } else set(path, { id: check, answer });
-        }}
-      />
+        says={answered?.answer === undefined || answered.assumed ? undefined : LOOK_WORDS[answered.answer]}
+      >
+        <LookChoice
+          label={question}
+          value={answered?.answer}
+          onChange={(answer) => {
+            // Answered by itself: no longer taken together with others.
+            if (answered) {
+              const { assumed: _assumed, answer: _answer, ...rest } = answered;
+              set(path, { ...rest, answer });
+            } else set(path, { id: check, answer });
+          }}
+        />
+      </AsLine>
       {answered?.assumed === true && (
         <div className="quiet" role="note">
           Assumed: ticked together with others.{' '}

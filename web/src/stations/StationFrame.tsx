@@ -3,10 +3,12 @@ import { useSurvey } from '../survey/SurveyContext';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
 import { UploadList } from '../photos/UploadList';
+import { AskedFields } from './AsLine';
 import { OpenHere } from './OpenHere';
+import { useAskedFields } from './use-asked-fields';
 import { STATION_NAMES } from './station-names';
 
-/** A station’s heading, what it is for, its own fields, and what is still open there. */
+/** A station’s heading, what it is for, what is still open there, and its fields: those asked for, and what is recorded in a line each. */
 export function StationFrame({
   station,
   lead,
@@ -16,12 +18,13 @@ export function StationFrame({
   readonly station: Station;
   readonly lead: string;
   readonly children: React.ReactNode;
-  /** Whether what is still open stands at the end; a station with a better place for it says no. */
+  /** Whether what is still open stands at the head; a station with a better place for it says no. */
   readonly openHere?: boolean;
 }) {
   const { assessment } = useSurvey();
   // A danger stands at the head of every station, and nothing puts it away.
   const dangers = assessment.findings.filter(({ grade }) => grade === 'danger');
+  const asked = useAskedFields(assessment);
   return (
     <Stack>
       <div>
@@ -36,8 +39,8 @@ export function StationFrame({
         </Notice>
       ))}
       <UploadList />
-      {children}
       {openHere && <OpenHere station={station} />}
+      <AskedFields value={asked}>{children}</AskedFields>
     </Stack>
   );
 }

@@ -27,8 +27,11 @@ export function useArrival(): void {
       if (!target && left > 0) return;
       clearInterval(timer);
       const place = target ?? document.querySelector<HTMLElement>('#station-name');
+      for (let at = place?.closest('details'); at; at = at.parentElement?.closest('details')) at.open = true;
       place?.scrollIntoView({ block: 'center' });
       place?.focus({ preventScroll: true });
+      // What stands as a line is opened, which puts the cursor in it.
+      if (place?.dataset['line'] !== undefined) place.click();
     }, EVERY_MS);
     return () => {
       clearInterval(timer);

@@ -9,6 +9,8 @@ import { Select } from '../kit/Select';
 import { TextInput, type TextInputProps } from '../kit/TextInput';
 import { useStore } from '../survey/SurveyContext';
 import { useFault, useField } from '../survey/use-field';
+import { valueWords } from '../fields/value-words';
+import { AsLine } from './AsLine';
 
 /** Controls bound to a field of the survey by its place, which the compiler checks; unit, bounds and length are the schema's. */
 
@@ -23,14 +25,20 @@ export function At({ path, children }: { readonly path: readonly string[]; reado
 
 export function BoundText({
   path,
+  few = false,
   ...rest
-}: { readonly path: TextPlace } & Omit<TextInputProps, 'value' | 'onChange' | 'maxLength'>) {
+}: { readonly path: TextPlace; readonly few?: boolean } & Omit<TextInputProps, 'value' | 'onChange' | 'maxLength'>) {
   const store = useStore();
   const refused = useFault(path);
   const value: unknown = useField(path);
   const spec = specAt(path);
   return (
-    <At path={path}>
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={rest.label}
+      says={typeof value === 'string' && refused === undefined && rest.fault === undefined ? value : undefined}
+    >
       <TextInput
         {...rest}
         {...(spec?.kind === 'text' ? { maxLength: spec.longest } : {})}
@@ -40,14 +48,15 @@ export function BoundText({
           store.set(path, next === '' ? undefined : next);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 
 export function BoundNumber({
   path,
+  few = false,
   ...rest
-}: { readonly path: Place<number> } & Omit<
+}: { readonly path: Place<number>; readonly few?: boolean } & Omit<
   NumberInputProps,
   'value' | 'onChange' | 'unit' | 'least' | 'most' | 'whole'
 >) {
@@ -58,7 +67,12 @@ export function BoundNumber({
   if (spec?.kind !== 'number') throw new Error(`${path.join('.')} holds no number`);
   const { unit, least, most, whole } = spec;
   return (
-    <At path={path}>
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={rest.label}
+      says={typeof value === 'number' && refused === undefined ? valueWords(path, value) : undefined}
+    >
       <NumberInput
         {...rest}
         unit={unit}
@@ -71,15 +85,17 @@ export function BoundNumber({
           store.set(path, next);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 
 export function BoundChoice<V extends string>({
   path,
+  few = false,
   options,
   ...rest
 }: {
+  readonly few?: boolean;
   readonly path: Place<string>;
   readonly label: string;
   readonly help?: string;
@@ -90,7 +106,12 @@ export function BoundChoice<V extends string>({
   const store = useStore();
   const value: unknown = useField(path);
   return (
-    <At path={path}>
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={rest.label}
+      says={options.find((option) => option.value === value)?.label}
+    >
       <Choice
         {...rest}
         options={options}
@@ -99,16 +120,18 @@ export function BoundChoice<V extends string>({
           store.set(path, next);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 
 /** One of many, from a list that opens. */
 export function BoundSelect<V extends string>({
   path,
+  few = false,
   label,
   options,
 }: {
+  readonly few?: boolean;
   readonly path: Place<string>;
   readonly label: string;
   readonly options: readonly { readonly value: V; readonly label: string }[];
@@ -116,7 +139,12 @@ export function BoundSelect<V extends string>({
   const store = useStore();
   const value: unknown = useField(path);
   return (
-    <At path={path}>
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={label}
+      says={options.find((option) => option.value === value)?.label}
+    >
       <Select
         label={label}
         value={options.find((option) => option.value === value)?.value}
@@ -125,11 +153,12 @@ export function BoundSelect<V extends string>({
           store.set(path, next);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 
-const YES_NO: readonly { readonly value: Answer; readonly label: string }[] = [
+/** The answers of a question that is answered yes or no. */
+export const YES_NO: readonly { readonly value: Answer; readonly label: string }[] = [
   { value: 'yes', label: 'Yes' },
   { value: 'no', label: 'No' },
   { value: 'unknown', label: 'Not known' },
@@ -138,9 +167,11 @@ const YES_NO: readonly { readonly value: Answer; readonly label: string }[] = [
 /** Yes, no or not known, in one line with its question. */
 export function BoundAnswer({
   path,
+  few = false,
   label,
   help,
 }: {
+  readonly few?: boolean;
   readonly path: Place<Answer>;
   readonly label: string;
   readonly help?: string;
@@ -148,7 +179,12 @@ export function BoundAnswer({
   const store = useStore();
   const value: unknown = useField(path);
   return (
-    <At path={path}>
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={label}
+      says={YES_NO.find((option) => option.value === value)?.label}
+    >
       <AnswerRow
         label={label}
         {...(help === undefined ? {} : { help })}
@@ -158,19 +194,21 @@ export function BoundAnswer({
           store.set(path, next);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 
 /** A choice that stands for something else than a word in the survey, such as a count or true and false. */
 export function BoundCode<T extends number | boolean>({
   path,
+  few = false,
   label,
   codes,
   help,
   tile = '10.5rem',
   hideLabel = false,
 }: {
+  readonly few?: boolean;
   readonly path: Place<number | boolean>;
   readonly label: string;
   readonly codes: readonly { readonly value: T; readonly label: string; readonly note?: string }[];
@@ -181,7 +219,7 @@ export function BoundCode<T extends number | boolean>({
   const store = useStore();
   const value: unknown = useField(path);
   return (
-    <At path={path}>
+    <AsLine few={few} field={path.join('.')} label={label} says={codes.find((code) => code.value === value)?.label}>
       <Choice
         label={label}
         tile={tile}
@@ -193,7 +231,7 @@ export function BoundCode<T extends number | boolean>({
           store.set(path, codes.find((code) => String(code.value) === next)?.value);
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 

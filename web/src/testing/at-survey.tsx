@@ -215,13 +215,24 @@ export async function settled(): Promise<void> {
   });
 }
 
+/** Opens what is recorded under that name, where it stands as a line. */
+function opened(label: string | RegExp, inside: HTMLElement = document.body): void {
+  const named = (line: HTMLElement): boolean => {
+    const name = line.dataset['line'] ?? '';
+    return typeof label === 'string' ? name === label : label.test(name);
+  };
+  for (const line of inside.querySelectorAll<HTMLElement>('[data-line]')) if (named(line)) fireEvent.click(line);
+}
+
 /** Types into the field of that name. */
 export function type(label: string | RegExp, text: string, inside: HTMLElement = document.body): void {
+  opened(label, inside);
   fireEvent.change(within(inside).getByLabelText(label), { target: { value: text } });
 }
 
 /** Chooses an answer of the question with that heading, by the word it begins with. */
 export function choose(question: string, answer: string): void {
+  opened(question);
   const group = screen.getByRole('radiogroup', { name: question });
   const [found] = within(group)
     .getAllByRole('radio')
@@ -242,6 +253,7 @@ export function openHere(): string {
 
 /** Chooses from a list that opens. */
 export function pick(label: string, option: string | RegExp, inside: HTMLElement = document.body): void {
+  opened(label, inside);
   const [button] = within(inside)
     .getAllByRole('button')
     .filter((each) => (each.getAttribute('aria-labelledby') ?? '') !== '' && nameOf(each).includes(label));

@@ -1,4 +1,4 @@
-import { closedBy } from '@keen-gauge/core/after/owed';
+import { closedBy, type Owed as OwedTask } from '@keen-gauge/core/after/owed';
 import type { EventKind } from '@keen-gauge/core/calendar/job-events';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -6,12 +6,42 @@ import { addEvent, useEvents } from '../../api/events';
 import { problemWords } from '../../api/problem-words';
 import { dayWords } from '../../calendar/day-words';
 import { Button, MainButton } from '../../kit/Button';
+import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { TextInput } from '../../kit/TextInput';
 import { useSurvey } from '../../survey/SurveyContext';
 import { useOwed } from '../../survey/use-owed';
 import { STATION_NAMES } from '../station-names';
+
+/** As many as are shown before the rest is put away. */
+const SHOWN = 6;
+
+function Owed({
+  owed,
+  jobId,
+  from = 1,
+}: {
+  readonly owed: readonly OwedTask[];
+  readonly jobId: string;
+  readonly from?: number;
+}) {
+  return (
+    <Stack as="ol" aria-label="Owed" start={from} style={{ '--gap': '0.25rem', margin: 0, paddingLeft: '1.7rem' }}>
+      {owed.map(({ id, text, station }, index) => (
+        <li key={`${id} ${index}`}>
+          {text}
+          {station !== 'after' && (
+            <>
+              {' '}
+              <Link to={`/jobs/${jobId}/${station}`}>{STATION_NAMES[station]}</Link>
+            </>
+          )}
+        </li>
+      ))}
+    </Stack>
+  );
+}
 
 /** What is still owed, and closing the job: freely when nothing is, otherwise with a reason that stays in the record. */
 export function ClosePanel() {
@@ -44,19 +74,12 @@ export function ClosePanel() {
           <p>
             {owed.length} {owed.length === 1 ? 'task is' : 'tasks are'} still due:
           </p>
-          <Stack as="ol" aria-label="Owed" style={{ '--gap': '0.25rem', margin: 0, paddingLeft: '1.4rem' }}>
-            {owed.map(({ id, text, station }, index) => (
-              <li key={`${id} ${index}`}>
-                {text}
-                {station !== 'after' && (
-                  <>
-                    {' '}
-                    <Link to={`/jobs/${job.id}/${station}`}>{STATION_NAMES[station]}</Link>
-                  </>
-                )}
-              </li>
-            ))}
-          </Stack>
+          <Owed owed={owed.slice(0, SHOWN)} jobId={job.id} />
+          {owed.length > SHOWN && (
+            <More label={`${owed.length - SHOWN} more`}>
+              <Owed owed={owed.slice(SHOWN)} jobId={job.id} from={SHOWN + 1} />
+            </More>
+          )}
         </>
       )}
       {closed ? (

@@ -1,6 +1,8 @@
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import { Link } from 'react-router';
 import { Notice } from '../../kit/Notice';
 import { useSurvey } from '../../survey/SurveyContext';
+import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
 import { TestsPanel } from './TestsPanel';
 
@@ -18,7 +20,15 @@ export default function TestsStation() {
         </Notice>
       )}
       {survey.proposals.map((proposal) => (
-        <TestsPanel key={proposal.id} proposal={proposal} />
+        <OneOf
+          key={proposal.id}
+          id={proposal.id}
+          name={equipmentName(proposal)}
+          station="tests"
+          of={survey.proposals.map((each) => each.id)}
+        >
+          <TestsPanel proposal={proposal} />
+        </OneOf>
       ))}
     </StationFrame>
   );

@@ -7,9 +7,11 @@ import { PRIORITIES, PRIORITY_NAMES, type Priority } from '@keen-gauge/core/surv
 import { ChevronDown } from 'lucide-react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
 import styled from 'styled-components';
+import { useMedia } from '../../app/use-media';
 import { Grounds } from '../../grounds/Grounds';
 import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -83,13 +85,14 @@ export function OptionsPanel() {
           <BoundNumber path={['driver', 'milesPerDay']} label="Miles a day" usual={[20, 40]} />
           <BoundNumber path={['driver', 'hoursThere']} label="Hours it stands there" usual={[8, 12]} />
           <BoundNumber
+            few
             path={['driver', 'cheapFromH']}
             label="Charging only from"
             usual={[0.5, 23]}
             help="Cheap hours, if it is to keep to them; half past midnight is 0.5."
           />
-          <BoundNumber path={['driver', 'cheapToH']} label="Charging only until" usual={[5.5, 7]} />
-          <BoundNumber path={['driver', 'onboardA']} label="Its own charger takes, each phase" usual={[16, 32]} />
+          <BoundNumber few path={['driver', 'cheapToH']} label="Charging only until" usual={[5.5, 7]} />
+          <BoundNumber few path={['driver', 'onboardA']} label="Its own charger takes, each phase" usual={[16, 32]} />
         </FieldGrid>
         <BoundChoice
           path={['driver', 'priority']}
@@ -134,6 +137,7 @@ function Compared({
 }) {
   const { survey, me } = useSurvey();
   const { choice } = survey;
+  const wide = useMedia('(min-width: 44rem)');
   return (
     <>
       <p role="status">{whyFirst(found, priority)}</p>
@@ -150,34 +154,36 @@ function Compared({
             <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
             <p className="quiet">{option.why}</p>
             <GroundsOfOption option={option} />
-            <dl>
-              {option.weakest && (
-                <>
-                  <dt>Weakest</dt>
-                  <dd>{option.weakest}</dd>
-                </>
-              )}
-              <dt>Charging</dt>
-              <dd>{chargingWords(option)}</dd>
-              <dt>Route</dt>
-              <dd>{ROUTE_WORDS[option.route]}</dd>
-              <dt>Who must agree</dt>
-              <dd>{option.whoMustAgree}</dd>
-              <dt>Wait</dt>
-              <dd>{waitWords(option)}</dd>
-              <dt>Cost</dt>
-              <dd>{option.costWords}</dd>
-            </dl>
-            {option.already.map((says) => (
-              <p key={says}>
-                <strong>There already:</strong> {says}
-              </p>
-            ))}
-            {option.cautions.map((caution) => (
-              <p key={caution} className="quiet">
-                {caution}
-              </p>
-            ))}
+            <More label="What it comes to" open={wide || at === 0}>
+              <dl>
+                {option.weakest && (
+                  <>
+                    <dt>Weakest</dt>
+                    <dd>{option.weakest}</dd>
+                  </>
+                )}
+                <dt>Charging</dt>
+                <dd>{chargingWords(option)}</dd>
+                <dt>Route</dt>
+                <dd>{ROUTE_WORDS[option.route]}</dd>
+                <dt>Who must agree</dt>
+                <dd>{option.whoMustAgree}</dd>
+                <dt>Wait</dt>
+                <dd>{waitWords(option)}</dd>
+                <dt>Cost</dt>
+                <dd>{option.costWords}</dd>
+              </dl>
+              {option.already.map((says) => (
+                <p key={says}>
+                  <strong>There already:</strong> {says}
+                </p>
+              ))}
+              {option.cautions.map((caution) => (
+                <p key={caution} className="quiet">
+                  {caution}
+                </p>
+              ))}
+            </More>
             <div>
               <Button
                 aria-label={`Choose: ${option.title}`}

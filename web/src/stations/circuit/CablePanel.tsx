@@ -1,6 +1,7 @@
 import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { FieldGrid } from '../../kit/fields';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber } from '../bound';
@@ -40,17 +41,18 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
       <RouteSections proposal={proposal} />
       {insulation === 'thermosetting-90' && <Field path={[...path, 'terminalsFor90']} />}
       <Field path={[...path, 'concealed']} />
-      <h3>Data in the same route</h3>
-      <Field path={['proposals', proposal.id, 'dataLink', 'clamp']} />
-      <Field path={['proposals', proposal.id, 'dataLink', 'network']} />
-      <FieldGrid>
-        <BoundNumber
-          path={['proposals', proposal.id, 'dataLink', 'signalDbm']}
-          label="Signal at the place"
-          help={`A negative figure: ${rules.circuit.signalDbm.value[0]} or better is good, under ${rules.circuit.signalDbm.value[1]} is not to be relied on.`}
-        />
-        <Field path={['proposals', proposal.id, 'dataLink', 'lengthM']} />
-      </FieldGrid>
+      <More label="Data in the same route" note="clamp lead, network cable, signal">
+        <Field path={['proposals', proposal.id, 'dataLink', 'clamp']} />
+        <Field path={['proposals', proposal.id, 'dataLink', 'network']} />
+        <FieldGrid>
+          <BoundNumber
+            path={['proposals', proposal.id, 'dataLink', 'signalDbm']}
+            label="Signal at the place"
+            help={`A negative figure: ${rules.circuit.signalDbm.value[0]} or better is good, under ${rules.circuit.signalDbm.value[1]} is not to be relied on.`}
+          />
+          <Field path={['proposals', proposal.id, 'dataLink', 'lengthM']} />
+        </FieldGrid>
+      </More>
     </Panel>
   );
 }

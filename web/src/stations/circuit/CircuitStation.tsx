@@ -2,6 +2,7 @@ import { equipmentName, isCharger } from '@keen-gauge/core/survey/words/kinds';
 import { useSurvey } from '../../survey/SurveyContext';
 import { Panel } from '../../kit/Panel';
 import { Notice } from '../../kit/Notice';
+import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
 import { CablePanel } from './CablePanel';
 import { DevicePanel } from './DevicePanel';
@@ -29,13 +30,19 @@ export default function CircuitStation() {
       {survey.proposals.map((proposal) => {
         const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
         return (
-          <section key={proposal.id} aria-label={equipmentName(proposal)} style={{ display: 'grid', gap: '0.9rem' }}>
+          <OneOf
+            key={proposal.id}
+            id={proposal.id}
+            name={equipmentName(proposal)}
+            station="circuit"
+            of={survey.proposals.map((each) => each.id)}
+          >
             <CablePanel proposal={proposal} />
             {circuit && <SizesPanel circuit={circuit} />}
             <DevicePanel proposal={proposal} />
             <SurgePanel proposal={proposal} />
             {isCharger(proposal) && <PositionPanel proposal={proposal} />}
-          </section>
+          </OneOf>
         );
       })}
     </StationFrame>

@@ -6,7 +6,8 @@ import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSurvey } from '../../survey/SurveyContext';
-import { At, BoundText, freshId } from '../bound';
+import { AsLine } from '../AsLine';
+import { BoundText, freshId } from '../bound';
 import { Field } from '../../fields/Field';
 
 /** The device of the new circuit, its RCD, and where in the board it goes. */
@@ -20,7 +21,11 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
       <FieldGrid>
         <Field path={[...path, 'circuit', 'deviceRatingA']} />
         <Field path={[...path, 'circuit', 'curve']} />
-        <At path={[...path, 'way', 'plan']}>
+        <AsLine
+          field={[...path, 'way', 'plan'].join('.')}
+          label="Where the device goes"
+          says={proposal.way?.plan && WAY_PLAN_NAMES[proposal.way.plan]}
+        >
           <Select
             label="Where the device goes"
             value={proposal.way?.plan}
@@ -29,7 +34,7 @@ export function DevicePanel({ proposal }: { readonly proposal: Proposal }) {
               store.edit(withWayPlan(survey, proposal.id, plan, freshId));
             }}
           />
-        </At>
+        </AsLine>
         {proposal.way?.plan !== undefined && <BoundText path={[...path, 'way', 'note']} label="How, in words" />}
       </FieldGrid>
       {(proposal.canExport === 'yes' || isGeneration(proposal)) && (

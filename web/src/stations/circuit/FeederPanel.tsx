@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
 import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
+import { More, MoreOnPhone } from '../../kit/More';
 import { Panel, Row } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -80,17 +81,17 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
       </FigureRow>
       {feeder.answers.length > 0 && (
         <>
-          <h3>What can be done, the least work first</h3>
-          <Answers>
-            {feeder.answers.map((answer) => (
-              <Answer key={answer.kind} answer={answer} proposalId={feeder.proposalId} />
-            ))}
-          </Answers>
+          <MoreOnPhone label={<h3 style={{ display: 'inline' }}>What can be done, the least work first</h3>}>
+            <Answers>
+              {feeder.answers.map((answer) => (
+                <Answer key={answer.kind} answer={answer} proposalId={feeder.proposalId} />
+              ))}
+            </Answers>
+          </MoreOnPhone>
         </>
       )}
-      <details>
-        <summary style={{ minHeight: '44px', cursor: 'pointer', fontWeight: 600 }}>Its device and cable</summary>
-        <FieldGrid style={{ marginBottom: '0.9rem' }}>
+      <More label="Its device and cable">
+        <FieldGrid>
           <BoundNumber path={[...path, 'ratingA']} label="Device that feeds it" usual={[16, 20, 32, 40]} />
           <BoundSelect
             path={[...path, 'curve']}
@@ -99,7 +100,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
           />
         </FieldGrid>
         <NodeCableFields node={node} />
-      </details>
+      </More>
       <div style={{ maxWidth: '26rem' }}>
         <BoundNumber
           path={[...path, 'claimedRatingA']}

@@ -4,9 +4,12 @@ import { LIMIT_NAMES } from '@keen-gauge/core/cable/size';
 import { limitWords } from '@keen-gauge/core/cable/size-search';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
+import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
+import { FigureRow } from '../earthing/ConductorPanel';
 import { useSet } from '../../survey/SurveyContext';
 
 const Beside = styled.div`
@@ -34,6 +37,7 @@ const WORDS = { passes: 'Passes', fails: 'Fails', 'not-known': 'Not judged in fu
 /** The smallest size that passes with what limits it, the next two beside it, and how the chosen one does. */
 export function SizesPanel({ circuit }: { readonly circuit: CircuitAssessment }) {
   const set = useSet();
+  const wide = useMedia('(min-width: 44rem)');
   const { search, beside, recorded, gap, label, device, taken } = circuit;
   if (gap !== null || !search)
     return (
@@ -48,6 +52,18 @@ export function SizesPanel({ circuit }: { readonly circuit: CircuitAssessment })
     recorded && !beside.some(({ sizeMm2 }) => sizeMm2 === recorded.sizeMm2)
       ? [recorded, ...beside].slice(0, 4)
       : beside;
+  const card = (size: SizeVerdict): React.ReactNode => (
+    <Size
+      key={size.sizeMm2}
+      size={size}
+      circuit={circuit}
+      first={size.sizeMm2 === search.smallestMm2}
+      chosen={size.sizeMm2 === circuit.recordedMm2}
+      onChoose={() => {
+        set(['proposals', circuit.proposalId, 'circuit', 'sizeMm2'], size.sizeMm2);
+      }}
+    />
+  );
   return (
     <Panel aria-label={`Size of the cable: ${label}`}>
       <h2>{label}: size of the cable</h2>
@@ -75,20 +91,24 @@ export function SizesPanel({ circuit }: { readonly circuit: CircuitAssessment })
         {circuit.lengthM === null ? '' : `, ${circuit.lengthM} m`}
         {taken.length > 0 ? `. Taken: ${taken.join(', ')}.` : '.'}
       </p>
-      <Beside>
-        {shown.map((size) => (
-          <Size
-            key={size.sizeMm2}
-            size={size}
-            circuit={circuit}
-            first={size.sizeMm2 === search.smallestMm2}
-            chosen={size.sizeMm2 === circuit.recordedMm2}
-            onChoose={() => {
-              set(['proposals', circuit.proposalId, 'circuit', 'sizeMm2'], size.sizeMm2);
-            }}
-          />
-        ))}
-      </Beside>
+      {wide ? (
+        <Beside>{shown.map(card)}</Beside>
+      ) : (
+        <>
+          {shown.slice(0, 1).map(card)}
+          {shown.length > 1 && (
+            <More
+              label="The sizes beside it"
+              note={shown
+                .slice(1)
+                .map(({ sizeMm2 }) => `${sizeMm2} mm²`)
+                .join(', ')}
+            >
+              {shown.slice(1).map(card)}
+            </More>
+          )}
+        </>
+      )}
     </Panel>
   );
 }
@@ -122,18 +142,20 @@ function Size({
             : WORDS[size.state]
         }
       />
-      <FigureButton name="Carries, as laid" figure={size.capacity} {...colour('capacity')} />
-      <FigureButton name="Volt drop from the origin" figure={size.drop} {...colour('volt-drop')} />
-      <FigureButton
-        name={`Loop at the far end${circuit.loopLimit.value === null ? '' : `, ${circuit.loopLimit.value.toFixed(2)} Ω at most`}`}
-        figure={size.loop}
-        {...colour('loop-impedance')}
-      />
-      <FigureButton
-        name={`Least protective conductor${size.cpcMm2 === null ? '' : `, ${size.cpcMm2} mm² here`}`}
-        figure={size.leastCpc}
-        {...colour('protective-conductor')}
-      />
+      <FigureRow>
+        <FigureButton name="Carries, as laid" figure={size.capacity} {...colour('capacity')} />
+        <FigureButton name="Volt drop from the origin" figure={size.drop} {...colour('volt-drop')} />
+        <FigureButton
+          name={`Loop at the far end${circuit.loopLimit.value === null ? '' : `, ${circuit.loopLimit.value.toFixed(2)} Ω at most`}`}
+          figure={size.loop}
+          {...colour('loop-impedance')}
+        />
+        <FigureButton
+          name={`Least protective conductor${size.cpcMm2 === null ? '' : `, ${size.cpcMm2} mm² here`}`}
+          figure={size.leastCpc}
+          {...colour('protective-conductor')}
+        />
+      </FigureRow>
       {!chosen && (
         <div>
           <Button onPress={onChoose}>Choose {size.sizeMm2} mm²</Button>

@@ -7,6 +7,7 @@ import { Button } from '../../kit/Button';
 import { LookChoice } from '../../kit/LookChoice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { AsLine } from '../AsLine';
 import { freshId } from '../bound';
 import { FaultEditor } from './FaultEditor';
 import { Field } from '../../fields/Field';
@@ -44,17 +45,26 @@ export function ConditionPanel() {
       {guided ? (
         <Stack as="section" aria-label="Fault by fault" style={{ '--gap': '0.7rem' }}>
           <h3>Fault by fault</h3>
-          {GUIDED.map((fault) => (
-            <LookChoice
-              key={fault}
-              label={FAULT_NAMES[fault]}
-              words={GUIDED_WORDS}
-              value={answerOf(fault)}
-              onChange={(look) => {
-                answer(fault, look);
-              }}
-            />
-          ))}
+          {GUIDED.map((fault) => {
+            const found = answerOf(fault);
+            return (
+              <AsLine
+                key={fault}
+                field={`intake.looks.${fault}`}
+                label={FAULT_NAMES[fault]}
+                says={found && GUIDED_WORDS[found]}
+              >
+                <LookChoice
+                  label={FAULT_NAMES[fault]}
+                  words={GUIDED_WORDS}
+                  value={found}
+                  onChange={(look) => {
+                    answer(fault, look);
+                  }}
+                />
+              </AsLine>
+            );
+          })}
           {open.length > 0 && (
             <div>
               <Button

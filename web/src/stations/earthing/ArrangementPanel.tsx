@@ -4,10 +4,12 @@ import { EARTHING_SIGNS, type EarthingSign } from '@keen-gauge/core/survey/words
 import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { Button } from '../../kit/Button';
 import { AnswerRow } from '../../kit/AnswerRow';
+import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { AsLine } from '../AsLine';
 import { useSetMember } from '../bound';
 import { Field } from '../../fields/Field';
 
@@ -20,12 +22,20 @@ export function ArrangementPanel() {
   const known = arrangement === undefined || arrangement === 'unknown' ? undefined : arrangement;
   return (
     <Panel aria-label="Earthing arrangement">
-      <h2>Follow the earthing conductor</h2>
-      <Stack style={{ '--gap': '0.6rem' }}>
-        {EARTHING_SIGNS.map((sign) => (
-          <Sign key={sign} sign={sign} />
-        ))}
-      </Stack>
+      <h2>Earthing arrangement</h2>
+      <Field path={['earthing', 'arrangement']} />
+      {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
+      <More
+        label="Follow the earthing conductor"
+        note="where which arrangement it is has to be found out"
+        open={!known}
+      >
+        <Stack style={{ '--gap': '0.6rem' }}>
+          {EARTHING_SIGNS.map((sign) => (
+            <Sign key={sign} sign={sign} />
+          ))}
+        </Stack>
+      </More>
       {contradicts && (
         <Notice kind="ask" title="The signs contradict each other: follow the conductor itself to where it ends." />
       )}
@@ -45,8 +55,6 @@ export function ArrangementPanel() {
           </div>
         </Notice>
       )}
-      <Field path={['earthing', 'arrangement']} />
-      {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
       <Field path={['earthing', 'recognisedBy']} />
       {/* A figure handed in with the survey rather than taken here; it counts with the readings. */}
       {arrangement !== 'tt' && zeOhm !== undefined && <Field path={['earthing', 'zeOhm']} />}
@@ -65,14 +73,18 @@ const SEEN: readonly { readonly value: Answer; readonly label: string }[] = [
 function Sign({ sign }: { readonly sign: EarthingSign }) {
   const { survey } = useSurvey();
   const set = useSetMember(['earthing', 'signs'], sign);
+  const answer = survey.earthing.signs?.find(({ id }) => id === sign)?.answer;
+  const { name } = EARTHING_SIGN_MEANINGS[sign];
   return (
-    <AnswerRow
-      label={EARTHING_SIGN_MEANINGS[sign].name}
-      value={survey.earthing.signs?.find(({ id }) => id === sign)?.answer}
-      options={SEEN}
-      onChange={(answer) => {
-        set('answer', answer);
-      }}
-    />
+    <AsLine field={`earthing.signs.${sign}`} label={name} says={SEEN.find(({ value }) => value === answer)?.label}>
+      <AnswerRow
+        label={name}
+        value={answer}
+        options={SEEN}
+        onChange={(next) => {
+          set('answer', next);
+        }}
+      />
+    </AsLine>
   );
 }

@@ -13,7 +13,8 @@ import { NumberInput } from '../../kit/NumberInput';
 import { Panel } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { useSetMember } from '../bound';
+import { AsLine } from '../AsLine';
+import { useSetMember, YES_NO } from '../bound';
 import { Field } from '../../fields/Field';
 
 const Service = styled.section`
@@ -50,14 +51,20 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
   const there = service?.incoming !== undefined && service.incoming !== 'not-there';
   return (
     <Service aria-label={name}>
-      <AnswerRow
+      <AsLine
+        field={['earthing', 'services', part, 'incoming'].join('.')}
         label={`${name}, where it comes in`}
-        value={service?.incoming}
-        options={INCOMING.map((value) => ({ value, label: INCOMING_NAMES[value] }))}
-        onChange={(value) => {
-          set('incoming', value);
-        }}
-      />
+        says={service?.incoming && INCOMING_NAMES[service.incoming]}
+      >
+        <AnswerRow
+          label={`${name}, where it comes in`}
+          value={service?.incoming}
+          options={INCOMING.map((value) => ({ value, label: INCOMING_NAMES[value] }))}
+          onChange={(value) => {
+            set('incoming', value);
+          }}
+        />
+      </AsLine>
       {verdict && (
         <p>
           <StateMark state={verdict.state} /> <span className="quiet">{verdict.why}</span>
@@ -66,44 +73,59 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
       {there && (
         <>
           {(service.incoming === 'metal' || verdict?.need === 'needed') && (
-            <AnswerRow
+            <AsLine
+              field={['earthing', 'services', part, 'bonded'].join('.')}
               label={`${name}: bonded?`}
-              value={service.bonded}
-              options={[
-                { value: 'yes', label: 'Yes' },
-                { value: 'no', label: 'No' },
-                { value: 'unknown', label: 'Not known' },
-              ]}
-              onChange={(value) => {
-                set('bonded', value);
-              }}
-            />
+              says={YES_NO.find(({ value }) => value === service.bonded)?.label}
+            >
+              <AnswerRow
+                label={`${name}: bonded?`}
+                value={service.bonded}
+                options={YES_NO}
+                onChange={(value) => {
+                  set('bonded', value);
+                }}
+              />
+            </AsLine>
           )}
           <FieldGrid>
             {service.bonded === 'yes' && (
-              <NumberInput
+              <AsLine
+                field={['earthing', 'services', part, 'sizeMm2'].join('.')}
                 label={`${name}: bonding conductor`}
-                unit="mm²"
-                least={0.5}
-                most={1000}
-                usual={[6, 10, 16]}
-                value={service.sizeMm2}
+                says={service.sizeMm2 === undefined ? undefined : `${service.sizeMm2} mm²`}
+              >
+                <NumberInput
+                  label={`${name}: bonding conductor`}
+                  unit="mm²"
+                  least={0.5}
+                  most={1000}
+                  usual={[6, 10, 16]}
+                  value={service.sizeMm2}
+                  onChange={(value) => {
+                    set('sizeMm2', value);
+                  }}
+                />
+              </AsLine>
+            )}
+            <AsLine
+              field={['earthing', 'services', part, 'resistanceKOhm'].join('.')}
+              few
+              label={`${name}: resistance to earth`}
+              says={service.resistanceKOhm === undefined ? undefined : `${service.resistanceKOhm} kΩ`}
+            >
+              <NumberInput
+                label={`${name}: resistance to earth, where tested`}
+                unit="kΩ"
+                least={0}
+                most={1000000}
+                help="Bonding off, to the main earthing terminal."
+                value={service.resistanceKOhm}
                 onChange={(value) => {
-                  set('sizeMm2', value);
+                  set('resistanceKOhm', value);
                 }}
               />
-            )}
-            <NumberInput
-              label={`${name}: resistance to earth, where tested`}
-              unit="kΩ"
-              least={0}
-              most={1000000}
-              help="Bonding off, to the main earthing terminal."
-              value={service.resistanceKOhm}
-              onChange={(value) => {
-                set('resistanceKOhm', value);
-              }}
-            />
+            </AsLine>
           </FieldGrid>
         </>
       )}

@@ -1,5 +1,6 @@
 import { ReadingsPanel } from '../../readings/ReadingsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
+import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
 import { ArrangementPanel } from './ArrangementPanel';
 import { BondingPanel } from './BondingPanel';
@@ -29,7 +30,18 @@ export function EarthingStation() {
       <RcdCoverPanel />
       <ConductorPanel />
       <BondingPanel />
-      {known && assessment.earthing.openPen.map((way) => <OpenPenPanel key={way.proposalId} way={way} />)}
+      {known &&
+        assessment.earthing.openPen.map((way) => (
+          <OneOf
+            key={way.proposalId}
+            id={way.proposalId}
+            name={way.label}
+            station="earthing"
+            of={assessment.earthing.openPen.map(({ proposalId }) => proposalId)}
+          >
+            <OpenPenPanel way={way} />
+          </OneOf>
+        ))}
     </StationFrame>
   );
 }

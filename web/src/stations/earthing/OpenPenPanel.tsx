@@ -4,9 +4,11 @@ import type { OpenPenMethod } from '@keen-gauge/core/survey/words/words';
 import { lazyPart } from '../../kit/lazy-part';
 import { Choice } from '../../kit/Choice';
 import { FieldGrid } from '../../kit/fields';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { useSet } from '../../survey/SurveyContext';
+import { AsLine } from '../AsLine';
 import { BoundAnswer, BoundChoice, BoundNumber, BoundText } from '../bound';
 import { PenSteps } from './PenSteps';
 
@@ -35,9 +37,11 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
     <Panel aria-label={`Open PEN: ${way.label}`}>
       <h2>{way.label}: protection against an open PEN conductor</h2>
       <p className="quiet">{way.why} One of four ways is needed.</p>
-      <PenSteps way={way} />
       <OpenPenFields way={way} />
-      <TouchChart way={way} />
+      <More label="What happens when the conductor breaks" note="in three pictures, with this site’s voltages">
+        <PenSteps way={way} />
+        <TouchChart way={way} />
+      </More>
     </Panel>
   );
 }
@@ -46,23 +50,30 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
 export function OpenPenFields({ way, brief = false }: { readonly way: OpenPenAssessment; readonly brief?: boolean }) {
   const set = useSet();
   const pen = ['proposals', way.proposalId, 'pen'] as const;
+  const chosen = way.ways.find(({ method }) => method === way.chosen);
   const detects = way.chosen === 'built-in' || way.chosen === 'separate-device';
   const electrode = way.chosen === 'tt-island' || way.chosen === 'low-electrode';
   return (
     <>
-      <Choice
+      <AsLine
+        field={`proposals.${way.proposalId}.openPen`}
         label="Open-PEN method"
-        tile="19rem"
-        value={way.chosen ?? undefined}
-        options={way.ways.map((each) => ({
-          value: each.method,
-          label: OPEN_PEN_NAMES[each.method],
-          picture: <WayVerdict way={each} brief={brief} />,
-        }))}
-        onChange={(next: OpenPenMethod) => {
-          set(['proposals', way.proposalId, 'openPen'], next);
-        }}
-      />
+        says={chosen && `${OPEN_PEN_NAMES[chosen.method]}: ${WORDS[chosen.state]}`}
+      >
+        <Choice
+          label="Open-PEN method"
+          tile="19rem"
+          value={way.chosen ?? undefined}
+          options={way.ways.map((each) => ({
+            value: each.method,
+            label: OPEN_PEN_NAMES[each.method],
+            picture: <WayVerdict way={each} brief={brief} />,
+          }))}
+          onChange={(next: OpenPenMethod) => {
+            set(['proposals', way.proposalId, 'openPen'], next);
+          }}
+        />
+      </AsLine>
       {way.chosen !== null && (
         <BoundText path={[...pen, 'reason']} label="Why this one" help="A line will do; it goes into the pack." />
       )}

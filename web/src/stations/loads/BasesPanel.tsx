@@ -7,7 +7,8 @@ import { Choice, type ChoiceOption } from '../../kit/Choice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { setting } from '../../survey/edits';
 import { useSurvey } from '../../survey/SurveyContext';
-import { At, BoundText } from '../bound';
+import { AsLine } from '../AsLine';
+import { BoundText } from '../bound';
 
 const Three = styled(TightFigures)`
   display: grid;
@@ -83,7 +84,11 @@ const BASES = [
 function DeclaredBasis() {
   const { survey, store, me } = useSurvey();
   return (
-    <At path={['declaration', 'basis']}>
+    <AsLine
+      field="declaration.basis"
+      label="Declared maximum demand"
+      says={BASES.find(({ value }) => value === survey.declaration.basis)?.label}
+    >
       <Choice
         label="Declared maximum demand"
         tile="14rem"
@@ -98,7 +103,7 @@ function DeclaredBasis() {
           );
         }}
       />
-    </At>
+    </AsLine>
   );
 }
 

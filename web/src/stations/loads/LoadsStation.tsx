@@ -7,12 +7,14 @@ import { CheckCheck, Plus } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../kit/Button';
+import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { MeasurementsPanel } from '../../measured/MeasurementsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { freshId } from '../bound';
+import { placesToHang } from '../places';
 import { StationFrame } from '../StationFrame';
 import { BasesPanel } from './BasesPanel';
 import { DecisionPanel } from './DecisionPanel';
@@ -33,11 +35,12 @@ export function LoadsStation() {
   const assumed = survey.loads.filter((load) => load.assumed === true).length;
   return (
     <StationFrame station="loads" lead="What the house takes. Start from a usual set and correct it to what is there.">
-      <BasesPanel />
-      <MeasurementsPanel />
-      <DecisionPanel />
-      <StartingSets />
-      <QuickLoads />
+      {survey.loads.length === 0 && (
+        <>
+          <StartingSets />
+          <QuickLoads />
+        </>
+      )}
       <Panel aria-label="Loads">
         <h2>
           {survey.loads.length} load{survey.loads.length === 1 ? '' : 's'}
@@ -56,18 +59,55 @@ export function LoadsStation() {
             </Button>
           </Row>
         )}
-        {survey.loads.length > 0 && (
-          <List>
-            {survey.loads.map((load) => (
-              <LoadRow key={load.id} load={load} />
-            ))}
-          </List>
-        )}
+        {survey.loads.length > 0 && <LoadList />}
         <AddLoad />
       </Panel>
       <GenerationPanel />
+      <BasesPanel />
+      <MeasurementsPanel />
+      <DecisionPanel />
+      {survey.loads.length > 0 && (
+        <More label="Paste, import or start again" note="a list, a board schedule, another usual set">
+          <QuickLoads />
+          <StartingSets />
+        </More>
+      )}
     </StationFrame>
   );
+}
+
+/** More loads than are read at once: then board by board. */
+const MANY = 20;
+
+function LoadList() {
+  const { survey } = useSurvey();
+  const places = placesToHang(survey);
+  const [grouped] = useState(survey.loads.length > MANY && places.length > 1);
+  const list = (loads: readonly Load[]): React.ReactNode => (
+    <List>
+      {loads.map((load) => (
+        <LoadRow key={load.id} load={load} />
+      ))}
+    </List>
+  );
+  if (!grouped) return list(survey.loads);
+  const known = new Set(places.map(({ value }) => value));
+  return [...places, { value: undefined, label: 'At no board yet' }].map(({ value, label }) => {
+    const loads = survey.loads.filter(({ nodeId }) =>
+      value === undefined ? nodeId === undefined || !known.has(nodeId) : nodeId === value,
+    );
+    const unsure = loads.filter(({ assumed }) => assumed === true).length;
+    if (loads.length === 0) return null;
+    return (
+      <More
+        key={label}
+        label={label}
+        note={`${loads.length} load${loads.length === 1 ? '' : 's'}${unsure > 0 ? `, ${unsure} assumed` : ''}`}
+      >
+        {list(loads)}
+      </More>
+    );
+  });
 }
 
 function StartingSets() {

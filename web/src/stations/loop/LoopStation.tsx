@@ -5,6 +5,7 @@ import { LookChoice } from '../../kit/LookChoice';
 import { Panel } from '../../kit/Panel';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { AsLine } from '../AsLine';
 import { StationFrame } from '../StationFrame';
 import { SharedServicePanel } from './SharedServicePanel';
 import { Field } from '../../fields/Field';
@@ -31,17 +32,23 @@ export function LoopStation() {
         {LOOP_SIGNS.map((sign) => {
           const seen = loop.signs?.find(({ id }) => id === sign);
           return (
-            <LookChoice
+            <AsLine
               key={sign}
+              field={`intake.loop.signs.${sign}`}
               label={LOOP_SIGN_NAMES[sign]}
-              words={SIGN_WORDS}
-              value={seen?.answer}
-              onChange={(answer) => {
-                const path = ['intake', 'loop', 'signs', sign] as const;
-                if (seen) set([...path, 'answer'], answer);
-                else set(path, { id: sign, answer });
-              }}
-            />
+              says={seen?.answer && SIGN_WORDS[seen.answer]}
+            >
+              <LookChoice
+                label={LOOP_SIGN_NAMES[sign]}
+                words={SIGN_WORDS}
+                value={seen?.answer}
+                onChange={(answer) => {
+                  const path = ['intake', 'loop', 'signs', sign] as const;
+                  if (seen) set([...path, 'answer'], answer);
+                  else set(path, { id: sign, answer });
+                }}
+              />
+            </AsLine>
           );
         })}
         <PhotoStrip subject="loop" of="Signs of a loop" />

@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { useEvents } from '../../api/events';
 import { jobNumber } from '../../api/jobs';
 import { LetterView } from '../../kit/LetterView';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -37,17 +38,18 @@ export function LettersPanel() {
   const kind = chosen ?? usualLetter(facts);
   return (
     <Panel aria-label="Letters to the operator">
-      <h2>Letters to the operator</h2>
-      <p className="quiet">Written from the survey as it is now. Nothing is sent from here.</p>
-      <div style={{ maxWidth: '24rem' }}>
-        <Select
-          label="Which letter"
-          value={kind}
-          options={LETTERS.map((value) => ({ value, label: LETTER_NAMES[value] }))}
-          onChange={setChosen}
-        />
-      </div>
-      <LetterView letter={letter(kind, facts)} fileName={`${jobNumber(job.number)}-${kind}`} />
+      <More label={<h2 style={{ display: 'inline' }}>Letters to the operator</h2>}>
+        <p className="quiet">Written from the survey as it is now. Nothing is sent from here.</p>
+        <div style={{ maxWidth: '24rem' }}>
+          <Select
+            label="Which letter"
+            value={kind}
+            options={LETTERS.map((value) => ({ value, label: LETTER_NAMES[value] }))}
+            onChange={setChosen}
+          />
+        </div>
+        <LetterView letter={letter(kind, facts)} fileName={`${jobNumber(job.number)}-${kind}`} />
+      </More>
     </Panel>
   );
 }

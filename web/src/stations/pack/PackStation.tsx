@@ -2,6 +2,7 @@ import { missingItems } from '@keen-gauge/core/pack/missing';
 import { sentBackFor } from '@keen-gauge/core/pack/sent-back';
 import { Link } from 'react-router';
 import { Verdicts } from '../../grounds/Grounds';
+import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
@@ -50,8 +51,9 @@ export default function PackStation() {
         <SignOff missing={missing} />
       </Panel>
       <Panel aria-label="What this rests on">
-        <h2>What this rests on</h2>
-        <Verdicts verdicts={assessment.verdicts} />
+        <More label={<h2 style={{ display: 'inline' }}>What this rests on</h2>}>
+          <Verdicts verdicts={assessment.verdicts} />
+        </More>
       </Panel>
       <PacksPanel />
       <OperatorPanel />

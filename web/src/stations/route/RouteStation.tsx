@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DatesPanel } from '../../calendar/DatesPanel';
 import { Verdicts } from '../../grounds/Grounds';
+import { More, MoreOnPhone } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
@@ -59,30 +60,35 @@ export function RouteStation() {
         </p>
       </Panel>
       <Panel aria-label="What this rests on">
-        <h2>What this rests on</h2>
-        <p className="quiet">
-          Each verdict is OK only with everything behind it known and right. Open one to see its grounds.
-        </p>
-        <Verdicts verdicts={assessment.verdicts} />
+        <MoreOnPhone label={<h2 style={{ display: 'inline' }}>What this rests on</h2>}>
+          <p className="quiet">
+            Each verdict is OK only with everything behind it known and right. Open one to see its grounds.
+          </p>
+          <Verdicts verdicts={assessment.verdicts} />
+        </MoreOnPhone>
       </Panel>
       <DatesPanel />
       <Panel aria-label="Asked of the operator">
-        <h2>Also asked of the operator</h2>
-        <div style={{ maxWidth: '20rem' }}>
-          <BoundText path={['request', 'plannedOn']} label="Work planned for" type="date" />
-        </div>
-        <Field path={['request', 'fuseUpgrade']} />
-        {survey.request.fuseUpgrade && (
+        <More
+          label={<h2 style={{ display: 'inline' }}>Also asked of the operator</h2>}
+          open={Object.keys(survey.request).length > 0}
+        >
           <div style={{ maxWidth: '20rem' }}>
-            <Field path={['request', 'wantedFuseA']} />
+            <BoundText path={['request', 'plannedOn']} label="Work planned for" type="date" />
           </div>
-        )}
-        <Field path={['request', 'newPhases']} />
-        <Field path={['request', 'importLimitation']} />
-        <Field path={['request', 'exportLimitation']} />
-        <div style={{ maxWidth: '20rem' }}>
-          <Field path={['request', 'installationsOnDevelopment']} />
-        </div>
+          <Field path={['request', 'fuseUpgrade']} />
+          {survey.request.fuseUpgrade && (
+            <div style={{ maxWidth: '20rem' }}>
+              <Field path={['request', 'wantedFuseA']} />
+            </div>
+          )}
+          <Field path={['request', 'newPhases']} />
+          <Field path={['request', 'importLimitation']} />
+          <Field path={['request', 'exportLimitation']} />
+          <div style={{ maxWidth: '20rem' }}>
+            <Field path={['request', 'installationsOnDevelopment']} />
+          </div>
+        </More>
       </Panel>
     </StationFrame>
   );
