@@ -111,6 +111,7 @@ test('a signature is drawn, the second pack says what changed, an answer by hand
   await expect(packs.getByText(/^Changed since P-\d+: 1 lines?$/)).toBeVisible({ timeout: 20_000 });
 
   const letters = page.getByRole('region', { name: 'Letters to the operator' });
+  await letters.getByText('Letters to the operator').click();
   await letters.getByRole('button', { name: /Which letter$/ }).click();
   await page.getByRole('option', { name: 'Request: un-looping' }).click();
   await expect(letters.getByLabel('Message')).toHaveValue(/service of its own/);

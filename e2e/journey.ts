@@ -70,6 +70,16 @@ export async function opened(page: Page, label: string): Promise<Locator> {
   return control;
 }
 
+/** What is recorded under that name is this, whether it stands as a line or in its control. */
+export async function recorded(page: Page, label: string, value: string): Promise<void> {
+  const line = page.locator(`[data-line="${label}"]`);
+  const control = page.getByLabel(label, { exact: true });
+  await expect(async () => {
+    if (await line.isVisible()) await expect(line).toContainText(value, { timeout: 1000 });
+    else await expect(control).toHaveValue(value, { timeout: 1000 });
+  }).toPass();
+}
+
 /** One tile of a question with tiles, by the word it is headed with. */
 export async function choose(page: Page, question: string, answer: string): Promise<void> {
   const line = page.locator(`[data-line="${question}"]`).first();

@@ -1,5 +1,5 @@
 import { axeFindsNothing } from './axe';
-import { choose, expect, goTo, newJob, readRatings, saved, signIn, test } from './journey';
+import { choose, expect, goTo, newJob, readRatings, recorded, saved, signIn, test } from './journey';
 
 test('a clamp put on the wrong side of a split is told, moved, set, and an option is chosen', async ({ page }) => {
   test.slow();
@@ -86,7 +86,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await listed.getByRole('button', { name: 'Choose: Held to 10 A' }).click();
   await expect(listed.getByText('Chosen by Isla')).toBeVisible();
   await goTo(page, 'Limit and clamp');
-  await expect(page.getByLabel('Held to', { exact: true })).toHaveValue('10');
+  await recorded(page, 'Held to', '10');
   await page.keyboard.press('Control+z');
   await expect(limiter).toContainText('OK');
   await goTo(page, 'Compare options');

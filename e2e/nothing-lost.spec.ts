@@ -1,4 +1,4 @@
-import { expect, goTo, newJob, saved, signIn, test } from './journey';
+import { expect, goTo, newJob, recorded, saved, signIn, test } from './journey';
 
 const SAVES = '**/api/jobs/*/survey/revisions';
 const mark = 'Saving';
@@ -24,12 +24,12 @@ test('a save whose answer is lost, with typing gone on, is not told as somebody 
   // What was typed and sent is at the server; a tab that goes now still has the rest.
   await page.unroute(SAVES);
   await page.reload();
-  await expect(town).toHaveValue('Netherby on the Hill');
+  await recorded(page, 'Town', 'Netherby on the Hill');
   await saved(page);
   await expect(page.getByText('Also changed elsewhere')).toHaveCount(0);
   await page.reload();
-  await expect(town).toHaveValue('Netherby on the Hill');
-  await expect(page.getByLabel('Postcode')).toHaveValue('ZZ1 1ZZ');
+  await recorded(page, 'Town', 'Netherby on the Hill');
+  await recorded(page, 'Postcode', 'ZZ1 1ZZ');
 });
 
 test('a part of the application that cannot be fetched leaves the rest, says so, and can be tried again', async ({
@@ -51,7 +51,7 @@ test('a part of the application that cannot be fetched leaves the rest, says so,
   await page.getByRole('button', { name: 'Load the newest version' }).click();
   await expect(page.getByRole('heading', { name: 'New equipment', level: 1 })).toBeVisible();
   await goTo(page, 'Place and meter point');
-  await expect(page.getByLabel('Town')).toHaveValue('Kept');
+  await recorded(page, 'Town', 'Kept');
   const gone = await page.request.get('/assets/ChargerStation-of-before.js');
   expect(gone.status()).toBe(404);
 });
@@ -72,7 +72,7 @@ test('a browser that keeps nothing still works, and says what is not kept', asyn
   await page.unroute(SAVES);
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Postcode')).toHaveValue('ZZ3 3ZZ');
+  await recorded(page, 'Postcode', 'ZZ3 3ZZ');
 });
 
 test('a failure of the server is told as one, under what it is logged, and not as a lost connection', async ({
@@ -118,7 +118,7 @@ test('the last letters before a page goes arrive; those that did not are told of
     expect(await head.text()).toContain('In the last moment');
   }).toPass({ timeout: 10_000 });
   await page.goto(`${path}/place`);
-  await expect(page.getByLabel('Town')).toHaveValue('In the last moment');
+  await recorded(page, 'Town', 'In the last moment');
   await saved(page);
   await page.route(SAVES, (route) => route.abort());
   await page.getByLabel('Postcode').fill('ZZ5 5ZZ');

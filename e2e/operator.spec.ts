@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { prepareDatabase, startServer } from '../scripts/machine/instance.mjs';
 import { startOperatorDesk } from '../scripts/machine/operator-desk.mjs';
 import { startThrowaway } from '../scripts/machine/postgres.mjs';
-import { expect, goTo, newJob, signIn, signOff, test } from './journey';
+import { expect, goTo, newJob, opened, signIn, signOff, test } from './journey';
 
 /** The desk is one for all: these run one after the other. */
 test.describe.configure({ mode: 'serial' });
@@ -37,7 +37,7 @@ async function arriving(desk: string): Promise<number> {
 /** A new job with its address, signed with everything else open, and its pack handed in. */
 async function signedJob(page: Page, place: string): Promise<void> {
   await newJob(page, place);
-  await page.getByLabel('Address', { exact: true }).fill(place);
+  await (await opened(page, 'Address')).fill(place);
   await goTo(page, 'Pack');
   await signOff(page, 'Asked for early.');
   await page.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });

@@ -1,5 +1,5 @@
 import { startServer } from '../scripts/machine/instance.mjs';
-import { expect, goTo, newJob, saved, signIn, test } from './journey';
+import { expect, goTo, newJob, recorded, saved, signIn, test } from './journey';
 
 test('two tabs: different fields lose nothing, the same field asks', async ({ page, context }) => {
   await signIn(page, 'tobin');
@@ -42,7 +42,7 @@ test('a lost connection and a reload lose nothing', async ({ page, context }) =>
   await expect(page.getByRole('status', { name: 'Saving' })).toContainText('Kept on this device');
   await context.setOffline(false);
   await page.reload();
-  await expect(page.getByLabel('Town')).toHaveValue('Kept on the device');
+  await recorded(page, 'Town', 'Kept on the device');
   await saved(page);
 });
 
@@ -56,7 +56,7 @@ test('a tab closed before it could save leaves its typing to the next', async ({
   await context.setOffline(false);
   const next = await context.newPage();
   await next.goto(`${path}/place`);
-  await expect(next.getByLabel('Town')).toHaveValue('Left behind');
+  await recorded(next, 'Town', 'Left behind');
   await saved(next);
 });
 
@@ -77,9 +77,9 @@ test('a killed server loses nothing: what was typed arrives when one is there ag
   expect(second.port).toBe(first.port);
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('How it was recognised')).toHaveValue('Typed while the server was dead.');
+  await recorded(page, 'How it was recognised', 'Typed while the server was dead.');
   await goTo(page, 'Place and meter point');
-  await expect(page.getByLabel('Postcode')).toHaveValue('ZZ2 2ZZ');
+  await recorded(page, 'Postcode', 'ZZ2 2ZZ');
   await page.close();
   await second.stop();
 });
@@ -95,6 +95,6 @@ test('signed out while typing: it says so, keeps it, and goes on after signing i
   await page.getByLabel('E-mail address').fill('tobin@fennel.example');
   await page.getByLabel('Password').fill('keen-gauge-demo');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByLabel('Town')).toHaveValue('Typed signed out');
+  await recorded(page, 'Town', 'Typed signed out');
   await saved(page);
 });

@@ -7,6 +7,9 @@ const STOPS: readonly AnswerOfOperator[] = ['refused', 'asks-for-more', 'un-loop
 
 /** The days a job has had so far; what has not happened is left out. */
 export interface JobDays {
+  /** The day a visit is booked for: to survey, to fit. */
+  readonly surveyBookedOn?: Day | undefined;
+  readonly fittingBookedOn?: Day | undefined;
   /** Sent to the operator, and answered. */
   readonly sentOn?: Day | undefined;
   readonly answeredOn?: Day | undefined;
@@ -21,10 +24,21 @@ export interface JobDays {
   readonly answer?: AnswerOfOperator | undefined;
 }
 
-export const CLOCKS = ['reply', 'chase', 'answer', 'fuse-visit', 'un-loop', 'notice'] as const;
+export const CLOCKS = [
+  'survey-visit',
+  'fitting-visit',
+  'reply',
+  'chase',
+  'answer',
+  'fuse-visit',
+  'un-loop',
+  'notice',
+] as const;
 export type ClockId = (typeof CLOCKS)[number];
 
 export const CLOCK_TITLES: Readonly<Record<ClockId, string>> = {
+  'survey-visit': 'Visit to survey',
+  'fitting-visit': 'Fitting',
   reply: 'Operator’s reply',
   chase: 'Ask the operator where it is',
   answer: 'Operator’s answer to act on',
@@ -32,6 +46,9 @@ export const CLOCK_TITLES: Readonly<Record<ClockId, string>> = {
   'un-loop': 'Un-looping',
   notice: 'Notice to the operator',
 };
+
+/** Appointments: kept on their day, and nothing is late after it. */
+export const VISITS: readonly ClockId[] = ['survey-visit', 'fitting-visit'];
 
 /** How a clock stands on a day. */
 export function clockState(dueOn: Day, today: Day): 'running' | 'today' | 'late' {
@@ -57,6 +74,20 @@ export function clocksOf(days: JobDays, today: Day, holidays: ReadonlySet<Day>, 
     const state = doneOn !== undefined ? 'done' : clockState(due, today);
     clocks.push({ id, title: CLOCK_TITLES[id], fromOn, dueOn: due, state, doneOn });
   };
+  const meet = (id: ClockId, on: Day | undefined): void => {
+    if (on === undefined) return;
+    const state = on < today ? 'done' : clockState(on, today);
+    clocks.push({
+      id,
+      title: CLOCK_TITLES[id],
+      fromOn: on,
+      dueOn: on,
+      state,
+      ...(state === 'done' ? { doneOn: on } : {}),
+    });
+  };
+  meet('survey-visit', days.surveyBookedOn);
+  meet('fitting-visit', days.fittingBookedOn);
   const { value: replyDays } = rules.replyWorkingDays;
   run('reply', days.sentOn, (from) => addWorkingDays(from, replyDays, holidays), days.answeredOn);
   // A reply that is late is asked after on the next working day.

@@ -4,6 +4,8 @@ import type { AnswerOfOperator } from './operator-answers';
 
 /** What can happen to a job besides its survey. */
 export const EVENT_KINDS = [
+  'survey-booked',
+  'fitting-booked',
   'vehicle-arrives',
   'sent',
   'answered',
@@ -20,6 +22,8 @@ export const EVENT_KINDS = [
 export type EventKind = (typeof EVENT_KINDS)[number];
 
 export const EVENT_NAMES: Readonly<Record<EventKind, string>> = {
+  'survey-booked': 'Visit to survey booked',
+  'fitting-booked': 'Fitting booked',
   'vehicle-arrives': 'The vehicle arrives',
   sent: 'Sent to the operator',
   answered: 'Answered by the operator',
@@ -82,6 +86,8 @@ export type JobStanding = JobDays & { readonly arrivesOn?: Day };
 
 /** Which day each kind of entry gives. */
 const DAY_OF: Readonly<Partial<Record<EventKind, Exclude<keyof JobDays, 'answer'> | 'arrivesOn'>>> = {
+  'survey-booked': 'surveyBookedOn',
+  'fitting-booked': 'fittingBookedOn',
   'vehicle-arrives': 'arrivesOn',
   sent: 'sentOn',
   answered: 'answeredOn',

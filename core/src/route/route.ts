@@ -2,7 +2,8 @@ import { leastShown } from '../rules/rounding';
 import type { RouteFacts, Trigger } from './trigger';
 import { triggersOf } from './triggers';
 
-export type RouteWay = 'fit-then-notify' | 'ask-then-fit' | 'hold';
+export const ROUTE_WAYS = ['fit-then-notify', 'ask-then-fit', 'hold'] as const;
+export type RouteWay = (typeof ROUTE_WAYS)[number];
 
 /** The three ways as people read them. */
 export const ROUTE_WORDS: Readonly<Record<RouteWay, string>> = {

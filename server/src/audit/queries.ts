@@ -24,6 +24,9 @@ export const AUDITED = [
   'house-rules-changed',
   'feed-made',
   'feed-revoked',
+  'job-assigned',
+  'job-archived',
+  'job-restored',
   'sign-in-failed',
   'sign-in-stopped',
 ] as const;

@@ -31,7 +31,7 @@ export async function diaryOf(db: PoolClient, rules: FirmRules, today = ukDay(ne
   const rows = await db.query<EventRow>(
     `SELECT e.job_id AS "jobId", e.id, e.kind, e.day::text AS day, nullif(e.details, '{}') AS details,
             j.number, j.place, j.nation, j.meter_point AS "meterPoint"
-       FROM job_events e JOIN jobs j ON j.id = e.job_id WHERE j.state <> 'closed' ORDER BY e.seq`,
+       FROM job_events e JOIN jobs j ON j.id = e.job_id WHERE j.state <> 'closed' AND j.archived_at IS NULL ORDER BY e.seq`,
   );
   const jobs = new Map<string, { readonly row: EventRow; readonly events: JobEvent[] }>();
   for (const row of rows.rows) {

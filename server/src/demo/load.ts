@@ -5,7 +5,9 @@ import type { Pool } from 'pg';
 import { randomUUID as newId } from 'node:crypto';
 import { inFirm } from '../db/firm-scope';
 import { putInstrument } from '../instruments/queries';
-import { insertJob } from '../jobs/queries';
+import { assignJob, insertJob } from '../jobs/queries';
+import { insertEvent } from '../events/queries';
+import { addDays, ukDay } from '@keen-gauge/core/calendar/days';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { summarise } from '../jobs/summary';
 import { makePack } from '../packs/make';
@@ -19,6 +21,7 @@ import { DEMO_INSTRUMENTS } from './instruments';
 import { DEMO_CONTACT, DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
 import { SCENARIOS, type Scenario } from './scenarios';
+import { WEEK } from './week';
 
 /** Makes a firm with people, as the database's owner; their ids in the order given. */
 export async function makeFirm(
@@ -60,7 +63,14 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
       await putInstrument(db, { firmId, personId: personIds[0] ?? '' }, { id: newId(), retired: false, ...instrument });
   });
   // Last changed first is how jobs are listed, so the first scenario goes in last.
-  for (const scenario of [...SCENARIOS].reverse()) await loadScenario(app, firmId, personIds, scenario);
+  for (const scenario of [...SCENARIOS, ...WEEK].reverse()) {
+    const id = await loadScenario(app, firmId, personIds, scenario);
+    // So that the list has a past; only the owner may write one.
+    await owner.query('UPDATE jobs SET changed_at = changed_at - make_interval(days => $2) WHERE id = $1', [
+      id,
+      scenario.changedDaysAgo ?? 0,
+    ]);
+  }
 }
 
 async function loadScenario(
@@ -68,13 +78,14 @@ async function loadScenario(
   firmId: string,
   personIds: readonly string[],
   scenario: Scenario,
-): Promise<void> {
+): Promise<string> {
   const id = newId();
   const askerOf = (index: number): { firmId: string; personId: string } => ({
     firmId,
     personId: personIds[index] ?? '',
   });
   const survey = blankSurvey();
+  scenario.known?.(survey);
   const summary = summarise(survey, gbDefault, scenario.place);
   const { place, wanted } = scenario;
   await inFirm(app, { firmId }, (db) =>
@@ -92,9 +103,17 @@ async function loadScenario(
       await saveRevision(db, askerOf(by), id, { id: newId(), parentId: head.revisionId, changes });
     });
   for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
-  if (scenario.signedBy === undefined) return;
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
-  if (!head) return;
-  const pack = await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });
-  await makePack(app, firmId, pack.id);
+  if (scenario.signedBy !== undefined && head) {
+    const pack = await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });
+    await makePack(app, firmId, pack.id);
+  }
+  const today = ukDay(new Date());
+  await inFirm(app, { firmId }, async (db) => {
+    for (const { kind, inDays, by, details = {} } of scenario.days ?? [])
+      await insertEvent(db, askerOf(by), { id: newId(), jobId: id, kind, day: addDays(today, inDays), details });
+    const { assignedTo } = scenario;
+    if (assignedTo !== undefined) await assignJob(db, id, assignedTo === null ? null : (personIds[assignedTo] ?? null));
+  });
+  return id;
 }

@@ -32,6 +32,18 @@ const DRAWINGS = {
     '#55575c',
     '<text x="600" y="381" font-size="40" font-weight="bold" text-anchor="middle" fill="#20242a" font-family="sans-serif">100 A</text>',
   ),
+  'cut-out-80': cutOut(
+    '#4c5156',
+    '<text x="600" y="381" font-size="40" font-weight="bold" text-anchor="middle" fill="#20242a" font-family="sans-serif">80 A</text>',
+  ),
+  'charger-wall': `<rect width="1200" height="900" fill="#a9563f"/>
+    <g stroke="#d9c6b4" stroke-width="7" fill="none">${[0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((row) => `<path d="M0 ${row * 80}H1200${[0, 1, 2, 3, 4, 5, 6, 7].map((brick) => `M${brick * 170 + (row % 2) * 85} ${row * 80}v80`).join('')}"/>`).join('')}</g>
+    <rect y="800" width="1200" height="100" fill="#8d8f8c"/>
+    <rect x="700" y="150" width="500" height="650" fill="#e8e6df" stroke="#5d5d58" stroke-width="8"/>
+    <path d="M700 310H1200M700 470H1200M700 630H1200" stroke="#b9b7af" stroke-width="8"/>
+    <rect x="400" y="370" width="170" height="230" fill="none" stroke="#fff7c9" stroke-width="8" stroke-dasharray="26 16"/>
+    <path d="M360 800V370M345 370h30M345 800h30" stroke="#fff7c9" stroke-width="6"/>
+    <text x="340" y="600" font-size="44" text-anchor="end" fill="#fff7c9" font-family="sans-serif" font-weight="bold">1.1 m</text>`,
   scorched: cutOut(
     '#6b4326',
     '<ellipse cx="560" cy="300" rx="70" ry="52" fill="#2a1708" opacity="0.85"/><path d="M520 250q30 -90 70 -150" stroke="#4a2f18" stroke-width="26" fill="none" opacity="0.7"/>',

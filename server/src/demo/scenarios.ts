@@ -6,6 +6,7 @@ import { ELECTRODE_TESTER, LOOP_TESTER } from './instruments';
 import type { DemoLog } from './logs';
 import { at, charger, intake, node, reading, setLoads } from './parts';
 import type { DemoPicture } from './pictures';
+import type { DemoDay } from './week';
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
 export interface Scenario {
@@ -13,6 +14,8 @@ export interface Scenario {
   readonly wanted: string;
   /** Index into the demo people of whoever made the job. */
   readonly by: number;
+  /** What was known when it was made. */
+  readonly known?: (survey: Survey) => void;
   readonly stages: readonly { readonly by: number; readonly change: (survey: Survey) => void }[];
   /** Index of who signed it off, where that was done. */
   readonly signedBy?: number;
@@ -20,6 +23,12 @@ export interface Scenario {
   readonly pictures?: readonly DemoPicture[];
   /** A log handed in with the last stage. */
   readonly log?: DemoLog;
+  /** Index of who has it, null for nobody; left out, whoever made it. */
+  readonly assignedTo?: number | null;
+  /** When it was last touched. */
+  readonly changedDaysAgo?: number;
+  /** What happened after it was signed, and what is booked. */
+  readonly days?: readonly DemoDay[];
 }
 
 const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
@@ -27,6 +36,7 @@ const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and
 export const SCENARIOS: readonly Scenario[] = [
   {
     place: '9 Candlemas Road, Netherby',
+    assignedTo: 1,
     wanted: 'Vehicle charger on the drive',
     by: 3,
     signedBy: 0,
@@ -82,6 +92,7 @@ export const SCENARIOS: readonly Scenario[] = [
   },
   {
     place: '7 Hollow Row, Netherby',
+    assignedTo: 2,
     wanted: 'Vehicle charger, terraced pair',
     by: 3,
     stages: [

@@ -2,6 +2,8 @@ import { daysOf, stageOf, type EventKind, type JobEvent } from '@keen-gauge/core
 import type { PoolClient } from 'pg';
 import { audit } from '../audit/queries';
 import type { Actor } from '../db/firm-scope';
+import { keepDates } from '../calendar/keep-dates';
+import { firmRules } from '../firm/rules';
 import { takenId } from '../http/problem';
 
 /** Everything that happened to a job, in the order it was entered. */
@@ -50,5 +52,6 @@ export async function insertEvent(db: PoolClient, asker: Actor, event: NewEvent)
       WHERE id = $1`,
     [event.jobId, stageOf(events), daysOf(events).answer ?? null],
   );
+  await keepDates(db, event.jobId, events, await firmRules(db));
   await audit(db, asker, event.jobId, 'event-entered', { kind: event.kind, day: event.day, ...event.details });
 }

@@ -13,6 +13,7 @@ import { logMappingRoutes, logRoutes } from '../logs/routes';
 import { submissionRoutes } from '../operator/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { meRoutes, sessionRoutes } from '../people/routes';
+import { peopleRoutes } from '../people/people-routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
 import { reportRoutes } from '../signals/report-routes';
 import { surveyRoutes } from '../surveys/routes';
@@ -58,6 +59,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/instruments', router: instrumentRoutes(pool) },
     { path: '/jobs', router: jobRoutes(pool) },
     { path: '/packs', router: packRoutes(pool) },
+    { path: '/people', router: peopleRoutes(pool) },
   ];
 }
 

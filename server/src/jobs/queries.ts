@@ -1,49 +1,127 @@
 import type { AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
+import type { ClockId } from '@keen-gauge/core/calendar/clocks';
+import { ukDay } from '@keen-gauge/core/calendar/days';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import { takenId } from '../http/problem';
 import type { JobSummary } from './summary';
 
+export const JOB_STATES = [
+  'to-survey',
+  'surveying',
+  'signed-off',
+  'with-operator',
+  'answered',
+  'fitted',
+  'closed',
+] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
 export interface JobRow {
   readonly id: string;
   readonly number: number;
-  readonly state: 'to-survey' | 'surveying' | 'signed-off' | 'with-operator' | 'answered' | 'fitted' | 'closed';
+  readonly state: JobState;
   readonly place: string;
   readonly wanted: string;
+  readonly customer: string | null;
   readonly route: string;
   readonly nextQuestion: string | null;
   /** What the operator answered last, to what was sent last; null while it has not. */
   readonly answer: AnswerOfOperator | null;
   readonly changedAt: Date;
   readonly createdBy: string;
+  /** Whoever has it now; null where nobody does. */
+  readonly assignedTo: { readonly id: string; readonly name: string } | null;
+  /** The next day something is due or booked, and what; `late` where what was due has not been done. */
+  readonly nextOn: string | null;
+  readonly nextWhat: ClockId | null;
+  readonly late: boolean;
+  readonly archived: boolean;
 }
 
-const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.route, j.next_question AS "nextQuestion", j.answer,
-  j.changed_at AS "changedAt", p.name AS "createdBy"`;
+/** The next day of a job, seen from a day ($1): what is due, late or not, or a visit that is still to come. */
+const NEXT_ON = `LEAST(j.due_on, CASE WHEN j.survey_on >= $1::date THEN j.survey_on END, CASE WHEN j.fitting_on >= $1::date THEN j.fitting_on END)`;
 
-/** The firm's jobs, last changed first, that have every word searched for in number, place, description or state, or in what a caller says: name, telephone, postcode, meter point. */
-export async function findJobs(
-  db: PoolClient,
-  words: readonly string[],
-  limit: number,
-  offset: number,
-): Promise<{ jobs: JobRow[]; total: number }> {
-  const found = await db.query<JobRow & { total: number }>(
-    `SELECT ${COLUMNS}, count(*) OVER ()::int AS total
-       FROM jobs j JOIN people p ON p.id = j.created_by
-      WHERE ('KG-' || lpad(j.number::text, 4, '0') || ' ' || j.place || ' ' || j.wanted || ' ' || j.state || ' ' || j.found_by) ILIKE ALL ($1)
-      ORDER BY j.changed_at DESC, j.number DESC
-      LIMIT $2 OFFSET $3`,
-    [words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`), limit, offset],
+const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.customer, j.route, j.next_question AS "nextQuestion", j.answer,
+  j.changed_at AS "changedAt", p.name AS "createdBy",
+  CASE WHEN a.id IS NOT NULL THEN json_build_object('id', a.id, 'name', a.name) END AS "assignedTo",
+  (${NEXT_ON})::text AS "nextOn",
+  CASE ${NEXT_ON} WHEN j.due_on THEN j.due_what WHEN j.survey_on THEN 'survey-visit' WHEN j.fitting_on THEN 'fitting-visit' END AS "nextWhat",
+  coalesce(j.state <> 'closed' AND j.due_on < $1::date, false) AS late, j.archived_at IS NOT NULL AS archived`;
+const FROM = 'FROM jobs j JOIN people p ON p.id = j.created_by LEFT JOIN people a ON a.id = j.assigned_to';
+
+/** What the list can be ordered by; the same job never stands on two pages, since its number decides what is left. */
+const ORDERS = {
+  changed: 'j.changed_at DESC',
+  next: `${NEXT_ON} ASC NULLS LAST`,
+  stage: 'array_position($2::text[], j.state)',
+  route: `array_position(ARRAY['hold', 'ask-then-fit', 'fit-then-notify'], j.route)`,
+  person: 'a.name ASC NULLS FIRST',
+  place: 'lower(j.place)',
+  number: 'j.number DESC',
+} as const;
+export type JobOrder = keyof typeof ORDERS;
+export const JOB_ORDERS = Object.keys(ORDERS) as readonly JobOrder[];
+
+/** What of the firm’s jobs is to be seen, and in what order. What is left out asks for nothing. */
+export interface JobsAsked {
+  /** Every word has to stand in number, place, description or state, or in what a caller says: name, telephone, postcode, meter point. */
+  readonly words: readonly string[];
+  readonly state?: JobState | undefined;
+  readonly route?: string | undefined;
+  /** Whose they are; `nobody` for those nobody has. */
+  readonly person?: string | undefined;
+  readonly late: boolean;
+  readonly archived: boolean;
+  readonly order: JobOrder;
+  /** Stage by stage, in the order within each. */
+  readonly byStage: boolean;
+  readonly limit: number;
+  readonly offset: number;
+}
+
+export interface JobsFound {
+  readonly jobs: JobRow[];
+  readonly total: number;
+  /** How many there are of each stage, whichever stage is shown. */
+  readonly stages: Partial<Record<JobState, number>>;
+}
+
+/** The firm’s jobs as asked for, seen from a day, with how many there are of each stage. */
+export async function findJobs(db: PoolClient, today: string, asked: JobsAsked): Promise<JobsFound> {
+  const values: unknown[] = [today, JOB_STATES];
+  const put = (value: unknown): string => `$${values.push(value)}`;
+  const wanted = [`j.archived_at IS ${asked.archived ? 'NOT ' : ''}NULL`];
+  if (asked.words.length > 0)
+    wanted.push(
+      `('KG-' || lpad(j.number::text, 4, '0') || ' ' || j.place || ' ' || j.wanted || ' ' || j.state || ' ' || j.found_by) ILIKE ALL (${put(
+        asked.words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`),
+      )})`,
+    );
+  if (asked.route !== undefined) wanted.push(`j.route = ${put(asked.route)}`);
+  if (asked.person === 'nobody') wanted.push('j.assigned_to IS NULL');
+  else if (asked.person !== undefined) wanted.push(`j.assigned_to = ${put(asked.person)}::uuid`);
+  if (asked.late) wanted.push(`j.state <> 'closed' AND j.due_on < $1::date`);
+  const counted = await db.query<{ state: JobState; jobs: number }>(
+    `SELECT j.state, count(*)::int AS jobs FROM jobs j
+      WHERE $1::date IS NOT NULL AND cardinality($2::text[]) > 0 AND ${wanted.join(' AND ')} GROUP BY j.state`,
+    values,
   );
-  return { jobs: found.rows.map(({ total: _total, ...job }) => job), total: found.rows[0]?.total ?? 0 };
+  const stages = Object.fromEntries(counted.rows.map(({ state, jobs }) => [state, jobs])) as JobsFound['stages'];
+  const total =
+    asked.state === undefined ? counted.rows.reduce((sum, { jobs }) => sum + jobs, 0) : (stages[asked.state] ?? 0);
+  if (asked.state !== undefined) wanted.push(`j.state = ${put(asked.state)}`);
+  const order = [...(asked.byStage ? [ORDERS.stage] : []), ORDERS[asked.order], ORDERS.changed, ORDERS.number];
+  const found = await db.query<JobRow>(
+    `SELECT ${COLUMNS} ${FROM} WHERE cardinality($2::text[]) > 0 AND ${wanted.join(' AND ')}
+      ORDER BY ${order.join(', ')} LIMIT ${put(asked.limit)} OFFSET ${put(asked.offset)}`,
+    values,
+  );
+  return { jobs: found.rows, total, stages };
 }
 
 export async function jobById(db: PoolClient, id: string): Promise<JobRow | undefined> {
-  const found = await db.query<JobRow>(
-    `SELECT ${COLUMNS} FROM jobs j JOIN people p ON p.id = j.created_by WHERE j.id = $1`,
-    [id],
-  );
+  const found = await db.query<JobRow>(`SELECT ${COLUMNS} ${FROM} WHERE j.id = $2`, [ukDay(new Date()), id]);
   return found.rows[0];
 }
 
@@ -72,8 +150,8 @@ export async function insertJob(db: PoolClient, job: NewJob): Promise<void> {
     [job.firmId],
   );
   await db.query(
-    `INSERT INTO jobs (id, firm_id, number, place, wanted, created_by, survey, revision_id, route, next_question)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    `INSERT INTO jobs (id, firm_id, number, place, wanted, created_by, assigned_to, survey, revision_id, route, next_question)
+     VALUES ($1, $2, $3, $4, $5, $6, (SELECT id FROM people WHERE id = $6 AND role <> 'office'), $7, $8, $9, $10)`,
     [
       job.id,
       job.firmId,
@@ -91,4 +169,17 @@ export async function insertJob(db: PoolClient, job: NewJob): Promise<void> {
     `INSERT INTO revisions (id, firm_id, job_id, seq, person_id, changes) VALUES ($1, $2, $3, 0, $4, '[]')`,
     [job.revisionId, job.firmId, job.id, job.personId],
   );
+}
+
+/** Gives a job to somebody of the firm, or to nobody. */
+export async function assignJob(db: PoolClient, id: string, personId: string | null): Promise<void> {
+  await db.query('UPDATE jobs SET assigned_to = $2, changed_at = now() WHERE id = $1', [id, personId]);
+}
+
+/** Puts a job away, or takes it out again. It stays whole, and is found among the archived. */
+export async function archiveJob(db: PoolClient, id: string, archived: boolean): Promise<void> {
+  await db.query('UPDATE jobs SET archived_at = CASE WHEN $2 THEN coalesce(archived_at, now()) END WHERE id = $1', [
+    id,
+    archived,
+  ]);
 }

@@ -5,6 +5,8 @@ import type { PoolClient } from 'pg';
 import { decisionsIn } from '../audit/decisions';
 import { audit } from '../audit/queries';
 import type { Actor } from '../db/firm-scope';
+import { keepDates } from '../calendar/keep-dates';
+import { eventsOf } from '../events/queries';
 import { invalid, notFound, Problem } from '../http/problem';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { firmRules } from '../firm/rules';
@@ -47,7 +49,8 @@ export async function saveRevision(db: PoolClient, asker: Actor, jobId: string, 
   const faults = who ? notTheirs(answered, who) : [];
   if (faults.length > 0) throw invalid(faults);
   const seq = head.seq + 1;
-  const summary = summarise(survey, rulesFor(survey.place.meterPointNumber, await firmRules(db)), head.place);
+  const rules = await firmRules(db);
+  const summary = summarise(survey, rulesFor(survey.place.meterPointNumber, rules), head.place);
   await appendRevision(db, asker, {
     id: save.id,
     jobId,
@@ -57,6 +60,10 @@ export async function saveRevision(db: PoolClient, asker: Actor, jobId: string, 
     survey,
     summary,
   });
+  const { nation, meterPointNumber } = head.survey.place;
+  // Holidays and periods are the nation’s and the area’s.
+  if (nation !== survey.place.nation || meterPointNumber !== survey.place.meterPointNumber)
+    await keepDates(db, jobId, await eventsOf(db, jobId), rules);
   for (const { what, details } of decisionsIn(head.survey, survey)) await audit(db, asker, jobId, what, details);
   return save.parentId === head.revisionId ? { revisionId: save.id, seq } : { revisionId: save.id, seq, survey };
 }

@@ -40,7 +40,7 @@ const PATIENCE_MS = 20_000;
 
 /** Sends a request to the API; the parsed answer, or one of the two errors above. */
 export function call<T>(
-  method: 'GET' | 'POST' | 'DELETE',
+  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
   patienceMs = PATIENCE_MS,
@@ -52,7 +52,11 @@ export function call<T>(
     // What is small is sent to its end even where the page goes meanwhile.
     keepalive: method === 'POST' && (text?.length ?? 0) < KEPT_ALIVE,
   };
-  if (method !== 'POST') return send<T>(path, patienceMs, request);
+  if (method !== 'POST')
+    return send<T>(path, patienceMs, {
+      ...request,
+      ...(text === undefined ? {} : { headers: { 'content-type': 'application/json' } }),
+    });
   return named(`${path} ${text ?? ''}`, (key) =>
     send<T>(path, patienceMs, {
       ...request,

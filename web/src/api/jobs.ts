@@ -1,23 +1,43 @@
 import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
+import type { ClockId } from '@keen-gauge/core/calendar/clocks';
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
 
+export const JOB_STATES = [
+  'to-survey',
+  'surveying',
+  'signed-off',
+  'with-operator',
+  'answered',
+  'fitted',
+  'closed',
+] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
 export interface Job {
   readonly id: string;
   readonly number: number;
-  readonly state: 'to-survey' | 'surveying' | 'signed-off' | 'with-operator' | 'answered' | 'fitted' | 'closed';
+  readonly state: JobState;
   readonly place: string;
   readonly wanted: string;
+  readonly customer: string | null;
   readonly route: RouteWay;
   readonly nextQuestion: string | null;
   readonly changedAt: string;
   readonly createdBy: string;
   /** What the operator answered last, to what was sent last. */
   readonly answer: AnswerOfOperator | null;
+  /** Whoever has it now. */
+  readonly assignedTo: { readonly id: string; readonly name: string } | null;
+  /** The next day something is due or booked, and what; `late` where what was due has not been done. */
+  readonly nextOn: string | null;
+  readonly nextWhat: ClockId | null;
+  readonly late: boolean;
+  readonly archived: boolean;
 }
 
-const STATE_WORDS: Readonly<Record<Job['state'], string>> = {
+export const STATE_WORDS: Readonly<Record<JobState, string>> = {
   'to-survey': 'To survey',
   surveying: 'Surveying',
   'signed-off': 'Signed off',
@@ -39,17 +59,26 @@ export const jobNumber = (number: number): string => `KG-${String(number).padSta
 
 export const JOBS_PAGE = 50;
 
-export function useJobs(search: string, page: number) {
-  return useSWR<{ jobs: Job[]; total: number }, Error>(
-    `/jobs?search=${encodeURIComponent(search)}&page=${page}`,
-    fetcher,
-    { keepPreviousData: true },
-  );
+export interface JobsFound {
+  readonly jobs: readonly Job[];
+  readonly total: number;
+  /** How many there are of each stage, whichever stage is shown. */
+  readonly stages: Partial<Readonly<Record<JobState, number>>>;
+}
+
+/** The jobs an address asks for, as the server reads it: `search`, `stage`, `route`, `person`, `late`, `archived`, `order`, `group`, `page`. */
+export function useJobs(asked: string) {
+  return useSWR<JobsFound, Error>(`/jobs${asked === '' ? '' : `?${asked}`}`, fetcher, { keepPreviousData: true });
 }
 
 export function useJob(id: string) {
   return useSWR<Job, Error>(`/jobs/${id}`, fetcher);
 }
 
-export const createJob = (job: { id: string; place: string; wanted: string }): Promise<Job> =>
+/** Makes a job; `like` is that of a house like it, which its survey then starts from. */
+export const createJob = (job: { id: string; place: string; wanted: string; like?: string }): Promise<Job> =>
   call('POST', '/jobs', job);
+
+/** Gives a job to a person of the firm or to `nobody`; puts it away, or takes it out again. */
+export const changeJob = (id: string, change: { assignedTo?: string; archived?: boolean }): Promise<Job> =>
+  call('PATCH', `/jobs/${id}`, change);

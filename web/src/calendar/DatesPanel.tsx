@@ -93,7 +93,7 @@ export function DatesPanel() {
             <li key={clock.id}>
               <strong style={clock.state === 'late' ? { color: 'var(--hold)' } : undefined}>{clock.title}</strong>:{' '}
               {STATE_WORDS[clock.state]} {dayWords(clock.doneOn ?? clock.dueOn)}
-              <span className="quiet">, counted from {dayWords(clock.fromOn)}</span>
+              {clock.fromOn !== clock.dueOn && <span className="quiet">, counted from {dayWords(clock.fromOn)}</span>}
             </li>
           ))}
         </Stack>

@@ -23,6 +23,8 @@ const Page = styled.main`
 
 const KIND_WORDS: Readonly<Record<DiaryEntry['id'], string>> = {
   answer: 'Answers to act on',
+  'survey-visit': 'Visits to survey',
+  'fitting-visit': 'Fittings',
   reply: 'Replies due',
   chase: 'To be asked after',
   'fuse-visit': 'Fuse visits',

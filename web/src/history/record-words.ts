@@ -55,6 +55,12 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Handing in of ${of('pack')} stopped`;
     case 'attachment-added':
       return `Attached: ${of('name')}`;
+    case 'job-assigned':
+      return of('to') === '' ? 'Given to nobody' : `Given to ${of('to')}`;
+    case 'job-archived':
+      return 'Archived';
+    case 'job-restored':
+      return 'Restored from the archive';
     case 'feed-made':
       return 'Calendar address made';
     case 'sign-in-failed':

@@ -1,19 +1,24 @@
-import { CloudOff, Plus } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useOutletContext } from 'react-router';
+import { useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { useTitle } from '../app/use-title';
 import useSWR from 'swr';
-import { jobNumber, JOBS_PAGE, stateWords, useJobs, type Job } from '../api/jobs';
+import { changeJob, JOB_STATES, jobNumber, JOBS_PAGE, STATE_WORDS, useJobs, type Job } from '../api/jobs';
+import { problemWords } from '../api/problem-words';
 import type { Me } from '../api/me';
+import { useMedia } from '../app/use-media';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
-import { RouteMark } from '../kit/RouteMark';
 import { TextInput } from '../kit/TextInput';
 import { keptJobs } from '../survey/kept';
+import { AssignSheet } from './AssignSheet';
+import { filtersSet, useJobQuery, writeQuery, type JobQuery } from './job-query';
+import { JobFilters } from './JobFilters';
+import { JobRow, type JobAct } from './JobRow';
 import { NewJobSheet } from './NewJobSheet';
 
 const NOTHING_KEPT: ReadonlySet<string> = new Set();
@@ -28,10 +33,16 @@ const Page = styled.main`
 `;
 
 const Top = styled.div`
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 24rem) auto;
+  grid-template-areas: 'title search new';
   align-items: end;
-  gap: 0.8rem 1rem;
+  gap: 0.6rem 1rem;
+  @media (max-width: 44rem) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-areas: 'title new' 'search search';
+    align-items: center;
+  }
 `;
 
 const List = styled.ul`
@@ -43,49 +54,21 @@ const List = styled.ul`
   background: var(--surface);
 `;
 
-const Item = styled(Link)`
-  display: grid;
-  grid-template-columns: 5.2rem minmax(0, 1.2fr) 10.5rem minmax(0, 1fr);
-  gap: 0.2rem 1rem;
-  align-items: center;
-  padding: 0.6rem 0.9rem;
-  min-height: 62px;
-  color: var(--ink);
-  text-decoration: none;
-  border-top: 1px solid var(--line);
-  li:first-child > & {
-    border-top: 0;
-  }
-  &:hover {
-    background: var(--raised);
-    box-shadow: inset 4px 0 0 var(--accent);
-  }
-  @media (max-width: 56rem) {
-    grid-template-columns: minmax(0, 1fr) auto;
-    & > :nth-child(2),
-    & > :nth-child(4) {
-      grid-column: 1 / -1;
-    }
-    & > :nth-child(2) {
-      order: -1;
-    }
-  }
-`;
-
-const Number = styled.span`
-  font-family: var(--figures);
-  font-weight: 600;
-  color: var(--quiet);
-  font-size: 0.92rem;
+const StageName = styled.h2`
+  font-size: 1rem;
+  margin: 0.4rem 0 -0.4rem;
 `;
 
 /** The firm's jobs: what each waits for, and which way it goes. */
 export function JobsPage() {
   useTitle('Jobs');
-  const [search, setSearch] = useState('');
-  const [page, setPage] = useState(0);
-  const [making, setMaking] = useState(false);
-  const { data, error, isLoading } = useJobs(search, page);
+  const [query, ask] = useJobQuery();
+  const wide = useMedia('(min-width: 44rem)');
+  const { page } = query;
+  const [making, setMaking] = useState<{ readonly like?: Job }>();
+  const [assigning, setAssigning] = useState<Job>();
+  const [told, setTold] = useState<{ readonly says: string; readonly undo?: () => void }>();
+  const { data, error, isLoading, mutate } = useJobs(writeQuery(query).toString());
   const me = useOutletContext<Me>();
   const { data: kept = NOTHING_KEPT } = useSWR(
     ['kept-here', me.id],
@@ -97,48 +80,73 @@ export function JobsPage() {
   useShortcuts({
     '/': () => document.querySelector<HTMLInputElement>('input[type="search"]')?.focus(),
     n: () => {
-      setMaking(true);
+      setMaking({});
     },
   });
+  const archive = async (job: Job, archived: boolean): Promise<void> => {
+    try {
+      await changeJob(job.id, { archived });
+      setTold({
+        says: `${jobNumber(job.number)} ${job.place}: ${archived ? 'archived' : 'restored'}.`,
+        undo: () => void archive(job, !archived),
+      });
+    } catch (failed) {
+      setTold({ says: problemWords(failed) });
+    }
+    await mutate();
+  };
+  const act = (job: Job, what: JobAct): void => {
+    if (what === 'assign') setAssigning(job);
+    else if (what === 'duplicate') setMaking({ like: job });
+    else void archive(job, what === 'archive');
+  };
 
   return (
     <Page id="main">
       <Top>
-        <h1 style={{ marginRight: 'auto' }}>Jobs</h1>
-        <div style={{ flex: '0 1 22rem' }}>
+        <h1 style={{ gridArea: 'title' }}>Jobs</h1>
+        <div style={{ gridArea: 'search' }}>
           <TextInput
             label="Search jobs"
-            help="Address, customer, telephone, postcode, meter point, number or state."
+            help={wide ? 'Address, name, telephone, postcode, meter point number, job number.' : undefined}
             type="search"
-            value={search}
-            onChange={(next) => {
-              setSearch(next);
-              setPage(0);
+            value={query.search}
+            onChange={(search) => {
+              ask({ search });
             }}
             maxLength={100}
           />
         </div>
         <MainButton
+          style={{ gridArea: 'new' }}
           onPress={() => {
-            setMaking(true);
+            setMaking({});
           }}
         >
           <Plus size={19} aria-hidden /> New job
         </MainButton>
       </Top>
+      <JobFilters query={query} stages={data?.stages ?? {}} ask={ask} />
+      {told && (
+        <div role="status">
+          <Notice kind="note" title={told.says}>
+            {told.undo && <Button onPress={told.undo}>Undo</Button>}
+          </Notice>
+        </div>
+      )}
       {error && !data && (
         <Notice kind="act" title="The jobs could not be loaded.">
           The server is asked again every few seconds.
         </Notice>
       )}
       {isLoading && !data && <Waiting />}
-      {data && <JobList jobs={data.jobs} search={search} kept={kept} />}
+      {data && <JobList jobs={data.jobs} query={query} kept={kept} onAct={act} />}
       {data && data.total > JOBS_PAGE && (
         <Row style={{ justifyContent: 'center' }}>
           <Button
             isDisabled={page === 0}
             onPress={() => {
-              setPage(page - 1);
+              ask({ page: page - 1 });
             }}
           >
             Newer
@@ -149,70 +157,81 @@ export function JobsPage() {
           <Button
             isDisabled={(page + 1) * JOBS_PAGE >= data.total}
             onPress={() => {
-              setPage(page + 1);
+              ask({ page: page + 1 });
             }}
           >
             Older
           </Button>
         </Row>
       )}
-      <NewJobSheet
-        isOpen={making}
-        onClose={() => {
-          setMaking(false);
-        }}
-      />
+      {making && (
+        <NewJobSheet
+          isOpen
+          like={making.like}
+          onClose={() => {
+            setMaking(undefined);
+          }}
+        />
+      )}
+      {assigning && (
+        <AssignSheet
+          job={assigning}
+          onDone={() => void mutate()}
+          onClose={() => {
+            setAssigning(undefined);
+          }}
+        />
+      )}
     </Page>
   );
 }
 
+/** The jobs found, stage by stage where that is asked for. */
 function JobList({
   jobs,
-  search,
+  query,
   kept,
+  onAct,
 }: {
   readonly jobs: readonly Job[];
-  readonly search: string;
+  readonly query: JobQuery;
   readonly kept: ReadonlySet<string>;
+  readonly onAct: (job: Job, act: JobAct) => void;
 }) {
   if (jobs.length === 0)
     return (
       <p className="quiet" role="status" style={{ padding: '2rem', textAlign: 'center' }}>
-        {search.trim() === ''
-          ? 'No jobs yet. Press “New job” to start the first.'
-          : `No job has “${search.trim()}” in it.`}
+        {nothingWords(query)}
       </p>
     );
-  return (
-    <List aria-label="Jobs">
-      {jobs.map((job) => (
-        <li key={job.id}>
-          <Item to={`/jobs/${job.id}`}>
-            <span>
-              <Number>{jobNumber(job.number)}</Number>
-              <span className="quiet" style={{ display: 'block', fontSize: '0.85rem' }}>
-                {stateWords(job)}
-              </span>
-            </span>
-            <span>
-              <strong>{job.place}</strong>
-              <span className="quiet" style={{ display: 'block', fontSize: '0.92rem' }}>
-                {job.wanted}
-              </span>
-              {kept.has(job.id) && (
-                <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>
-                  <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> Typed on this device and not
-                  sent yet: open it to send it.
-                </span>
-              )}
-            </span>
-            <RouteMark way={job.route} />
-            <span style={{ fontSize: '0.92rem' }}>
-              {job.nextQuestion ?? <span className="quiet">Nothing open</span>}
-            </span>
-          </Item>
-        </li>
-      ))}
-    </List>
-  );
+  const stages = query.byStage ? JOB_STATES.filter((stage) => jobs.some(({ state }) => state === stage)) : [null];
+  return stages.map((stage) => (
+    <section key={stage ?? 'all'} style={{ display: 'grid', gap: '0.8rem' }}>
+      {stage !== null && <StageName>{STATE_WORDS[stage]}</StageName>}
+      <List aria-label={stage === null ? 'Jobs' : `Jobs: ${STATE_WORDS[stage]}`}>
+        {jobs
+          .filter(({ state }) => stage === null || state === stage)
+          .map((job) => (
+            <li key={job.id}>
+              <JobRow
+                job={job}
+                isKept={kept.has(job.id)}
+                onAct={(act) => {
+                  onAct(job, act);
+                }}
+              />
+            </li>
+          ))}
+      </List>
+    </section>
+  ));
+}
+
+function nothingWords(query: JobQuery): string {
+  const search = query.search.trim();
+  if (filtersSet(query) > 0)
+    return search === ''
+      ? 'No job is like that.'
+      : `No job like that has “${search}” in it. Clear the filters to look at all.`;
+  return search === '' ? 'No jobs yet. Press “New job” to start the first.' : `No job has “${search}” in it.`;
 }

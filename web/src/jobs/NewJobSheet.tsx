@@ -2,17 +2,25 @@ import { useState } from 'react';
 import { Form } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import { ServerProblem, type FieldFault } from '../api/client';
-import { createJob } from '../api/jobs';
+import { createJob, jobNumber, type Job } from '../api/jobs';
 import { MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
 import { Sheet } from '../kit/Sheet';
 import { TextInput } from '../kit/TextInput';
 
-/** Two lines start a job; everything else is found out on site. */
-export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+/** Two lines start a job; everything else is found out on site, or copied from a house like it and then confirmed. */
+export function NewJobSheet({
+  isOpen,
+  onClose,
+  like,
+}: {
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  readonly like?: Job | undefined;
+}) {
   const [place, setPlace] = useState('');
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useState(like?.wanted ?? '');
   const [problem, setProblem] = useState<{ text: string; faults: readonly FieldFault[] }>();
   const [busy, setBusy] = useState(false);
   // One id for as long as the sheet is filled in: pressed twice, or sent again after no answer, it is still one job.
@@ -27,7 +35,12 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
     setBusy(true);
     setProblem(undefined);
     try {
-      const job = await createJob({ id, place: place.trim(), wanted: wanted.trim() });
+      const job = await createJob({
+        id,
+        place: place.trim(),
+        wanted: wanted.trim(),
+        ...(like ? { like: like.id } : {}),
+      });
       setId(crypto.randomUUID());
       onClose();
       await navigate(`/jobs/${job.id}`);
@@ -49,7 +62,7 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
   };
 
   return (
-    <Sheet title="New job" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={like ? 'Duplicate for a house like it' : 'New job'} isOpen={isOpen} onClose={onClose}>
       <Form
         onSubmit={(event) => {
           event.preventDefault();
@@ -57,6 +70,12 @@ export function NewJobSheet({ isOpen, onClose }: { readonly isOpen: boolean; rea
         }}
       >
         <Stack>
+          {like && (
+            <p className="quiet">
+              Starts from {jobNumber(like.number)} {like.place}: its line-up, loads and equipment. Everything that was
+              seen, measured or photographed there is asked again.
+            </p>
+          )}
           <TextInput
             label="Where"
             value={place}

@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button } from './Button';
+import { BareButton, Button } from './Button';
 import { dropItem, dropList } from './drop-list';
 
 const Drop = styled(Popover)`
@@ -19,18 +19,27 @@ export function MenuButton<V extends string>({
   options,
   onChoose,
   isDisabled = false,
+  iconOnly = false,
 }: {
   readonly label: string;
   readonly icon?: React.ReactNode;
   readonly options: readonly { readonly value: V; readonly label: string }[];
   readonly onChoose: (value: V) => void;
   readonly isDisabled?: boolean;
+  /** Its name is said and not seen: for a row where every one has the same. */
+  readonly iconOnly?: boolean;
 }) {
   return (
     <MenuTrigger>
-      <Button isDisabled={isDisabled || options.length === 0}>
-        {icon} {label} <ChevronDown size={16} aria-hidden />
-      </Button>
+      {iconOnly ? (
+        <BareButton aria-label={label} isDisabled={isDisabled || options.length === 0}>
+          {icon}
+        </BareButton>
+      ) : (
+        <Button isDisabled={isDisabled || options.length === 0}>
+          {icon} {label} <ChevronDown size={16} aria-hidden />
+        </Button>
+      )}
       <Drop>
         <Menu
           aria-label={label}

@@ -33,6 +33,12 @@ const JOB: Job = {
   changedAt: '2026-03-02T09:00:00Z',
   createdBy: 'Isla Tester',
   answer: null,
+  customer: null,
+  assignedTo: null,
+  nextOn: null,
+  nextWhat: null,
+  late: false,
+  archived: false,
 };
 
 const ME: Me = {

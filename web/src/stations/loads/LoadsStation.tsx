@@ -35,12 +35,7 @@ export function LoadsStation() {
   const assumed = survey.loads.filter((load) => load.assumed === true).length;
   return (
     <StationFrame station="loads" lead="What the house takes. Start from a usual set and correct it to what is there.">
-      {survey.loads.length === 0 && (
-        <>
-          <StartingSets />
-          <QuickLoads />
-        </>
-      )}
+      {survey.loads.length === 0 && <StartingSets />}
       <Panel aria-label="Loads">
         <h2>
           {survey.loads.length} load{survey.loads.length === 1 ? '' : 's'}
@@ -62,13 +57,13 @@ export function LoadsStation() {
         {survey.loads.length > 0 && <LoadList />}
         <AddLoad />
       </Panel>
+      <QuickLoads />
       <GenerationPanel />
       <BasesPanel />
       <MeasurementsPanel />
       <DecisionPanel />
       {survey.loads.length > 0 && (
-        <More label="Paste, import or start again" note="a list, a board schedule, another usual set">
-          <QuickLoads />
+        <More label="Start again" note="from a usual set">
           <StartingSets />
         </More>
       )}

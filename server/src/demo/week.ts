@@ -1,0 +1,343 @@
+import { checkDigit } from '@keen-gauge/core/route/meter-point';
+import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
+import type { Proposal } from '@keen-gauge/core/survey/proposal';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { at, charger, intake, setLoads } from './parts';
+import type { DemoPicture } from './pictures';
+import type { Scenario } from './scenarios';
+
+/** A day of a made-up job: what happened or is booked, so many days from today. */
+export interface DemoDay {
+  readonly kind: EventKind;
+  readonly inDays: number;
+  readonly by: number;
+  readonly details?: JobEvent['details'];
+}
+
+const [MAREN, TOBIN, ISLA, PIERS] = [0, 1, 2, 3] as const;
+
+interface Home {
+  readonly line: string;
+  readonly town: string;
+  readonly postcode: string;
+  readonly customer: string;
+  readonly wanted: string;
+  readonly by?: number;
+  readonly assignedTo?: number | null;
+  readonly changedDaysAgo: number;
+  readonly days?: readonly DemoDay[];
+}
+
+let homes = 2001;
+/** A meter point number nobody has, with its check digit. */
+function number(): string {
+  const stem = `97000000${(homes += 1)}`;
+  return `${stem}${checkDigit(stem)}`;
+}
+
+const PICTURES: readonly DemoPicture[] = [
+  {
+    drawing: 'cut-out-80',
+    by: TOBIN,
+    about: { caption: 'Cut-out, tag reads 80 A, seal intact', subject: 'node', subjectId: 'cut-out' },
+  },
+  {
+    drawing: 'charger-wall',
+    by: TOBIN,
+    about: { caption: 'Where it is to hang, beside the garage door', subject: 'proposal', subjectId: 'charger' },
+  },
+];
+
+/** A job of which no more is known than who rang. */
+function rung(home: Home): Scenario {
+  const { line, town, postcode, customer, by = PIERS } = home;
+  return {
+    ...home,
+    place: `${line}, ${town}`,
+    by,
+    known: (s) => {
+      at(s, line, town, postcode, number(), customer);
+    },
+    stages: [],
+  };
+}
+
+/** A job half surveyed: the intake is read, the loads are still the usual ones. */
+function begun(home: Home, fuseA: number): Scenario {
+  const { by = TOBIN } = home;
+  const job = rung(home);
+  return {
+    ...job,
+    stages: [
+      ...job.stages,
+      {
+        by,
+        change: (s) => {
+          intake(s, fuseA);
+          s.loads = setLoads('gas-heated').map((load) => ({ ...load, assumed: true }));
+        },
+      },
+    ],
+  };
+}
+
+/** A home surveyed to its end: an 80 A fuse, gas heating, a charger held to 16 A; what is different about it put over that. */
+function settled(
+  home: Home,
+  differs: (survey: Survey) => void = () => undefined,
+  equipment: Partial<Proposal> = {},
+): Scenario {
+  const job = rung(home);
+  return {
+    ...job,
+    signedBy: home.assignedTo === TOBIN ? TOBIN : MAREN,
+    pictures: PICTURES,
+    stages: [
+      ...job.stages,
+      {
+        by: TOBIN,
+        change: (s) => {
+          intake(s, 80);
+        },
+      },
+      {
+        by: TOBIN,
+        change: (s) => {
+          s.loads = setLoads('gas-heated').map((load) =>
+            load.id === 'ring-up' ? { ...load, label: 'Radial, upstairs', currentA: 20 } : load,
+          );
+          s.declaration = { basis: 'appliances', reason: 'Listed with the customer; gas heating, no electric shower.' };
+          s.proposals = [charger({ limiter: { kind: 'fixed', fixedA: 16 }, ...equipment })];
+          differs(s);
+        },
+      },
+    ],
+  };
+}
+
+/** The supply is to be made stronger: the operator is asked first. */
+const strongerFuse = (s: Survey): void => {
+  s.request = { ...s.request, fuseUpgrade: true, wantedFuseA: 100 };
+};
+
+/** A working week of the demo firm, seen from today: jobs at every stage, some late, some nobody has. */
+export const WEEK: readonly Scenario[] = [
+  rung({
+    line: '12 Tallow Row',
+    town: 'Fennelby',
+    postcode: 'ZZ9 2TR',
+    customer: 'H. Birkdale',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: TOBIN,
+    changedDaysAgo: 1,
+    days: [{ kind: 'survey-booked', inDays: 0, by: PIERS }],
+  }),
+  rung({
+    line: 'Pinfold House, Cross Lane',
+    town: 'Netherby',
+    postcode: 'ZZ1 6PH',
+    customer: 'S. Marchbank',
+    wanted: 'Heat pump, and a charger later',
+    assignedTo: ISLA,
+    changedDaysAgo: 2,
+    days: [{ kind: 'survey-booked', inDays: 1, by: PIERS }],
+  }),
+  rung({
+    line: '4 Sluice Cottages',
+    town: 'Ossett Fen',
+    postcode: 'ZZ3 4SC',
+    customer: 'B. Yarwood',
+    wanted: 'Vehicle charger, shared yard',
+    assignedTo: null,
+    changedDaysAgo: 0,
+  }),
+  begun(
+    {
+      line: '27 Mercer Street',
+      town: 'Netherby',
+      postcode: 'ZZ1 2MS',
+      customer: 'C. Oldroyd',
+      wanted: 'Vehicle charger, garage at the back',
+      by: TOBIN,
+      assignedTo: TOBIN,
+      changedDaysAgo: 1,
+    },
+    60,
+  ),
+  begun(
+    {
+      line: '2 Beacon Rise',
+      town: 'Church End',
+      postcode: 'ZZ2 8BR',
+      customer: 'K. Lathom',
+      wanted: 'Vehicle charger, and solar panels there',
+      by: ISLA,
+      assignedTo: ISLA,
+      changedDaysAgo: 3,
+      days: [{ kind: 'survey-booked', inDays: 4, by: ISLA }],
+    },
+    100,
+  ),
+  settled({
+    line: '18 Orchard Garth',
+    town: 'Fennelby',
+    postcode: 'ZZ9 1OG',
+    customer: 'D. Pickersgill',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: TOBIN,
+    changedDaysAgo: 2,
+    days: [{ kind: 'fitting-booked', inDays: 5, by: PIERS }],
+  }),
+  settled(
+    {
+      line: '6 Chandler’s Way',
+      town: 'Netherby',
+      postcode: 'ZZ1 9CW',
+      customer: 'M. Thwaite',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: TOBIN,
+      changedDaysAgo: 1,
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: '31 Smithy Fold',
+      town: 'Church End',
+      postcode: 'ZZ2 5SF',
+      customer: 'E. Kettlewell',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: MAREN,
+      changedDaysAgo: 5,
+      days: [{ kind: 'sent', inDays: -5, by: PIERS, details: { reference: 'WW-40117' } }],
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: '9 Tenter Croft',
+      town: 'Fennelby',
+      postcode: 'ZZ9 7TC',
+      customer: 'J. Rushworth',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: TOBIN,
+      changedDaysAgo: 30,
+      days: [{ kind: 'sent', inDays: -30, by: PIERS, details: { reference: 'WW-39802' } }],
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: '3 Drovers Yard',
+      town: 'Brough Lane',
+      postcode: 'ZZ4 3DY',
+      customer: 'A. Hepworth',
+      wanted: 'Vehicle charger, neighbour on the same service',
+      assignedTo: ISLA,
+      changedDaysAgo: 8,
+      days: [{ kind: 'sent', inDays: -14, by: PIERS, details: { reference: 'WW-40018' } }],
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: '44 Lantern Street',
+      town: 'Netherby',
+      postcode: 'ZZ1 3LS',
+      customer: 'V. Mallinson',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: TOBIN,
+      changedDaysAgo: 1,
+      days: [
+        { kind: 'sent', inDays: -16, by: PIERS, details: { reference: 'WW-40006' } },
+        { kind: 'answered', inDays: -2, by: PIERS, details: { answer: 'accepted', reference: 'WW-40006' } },
+        { kind: 'fitting-booked', inDays: 2, by: PIERS },
+      ],
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: 'Wheelhouse, Low Weir',
+      town: 'Ossett Fen',
+      postcode: 'ZZ3 1WH',
+      customer: 'T. Garside',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: MAREN,
+      changedDaysAgo: 4,
+      days: [
+        { kind: 'sent', inDays: -24, by: PIERS, details: { reference: 'WW-39877' } },
+        { kind: 'answered', inDays: -6, by: PIERS, details: { answer: 'refused', reference: 'WW-39877' } },
+      ],
+    },
+    strongerFuse,
+  ),
+  settled(
+    {
+      line: '15 Hemp Lane',
+      town: 'Fennelby',
+      postcode: 'ZZ9 5HL',
+      customer: 'L. Sugden',
+      wanted: 'Vehicle charger and a larger fuse',
+      assignedTo: ISLA,
+      changedDaysAgo: 3,
+      days: [
+        { kind: 'sent', inDays: -20, by: PIERS, details: { reference: 'WW-39940' } },
+        {
+          kind: 'answered',
+          inDays: -3,
+          by: PIERS,
+          details: { answer: 'accepted-if', condition: 'fuse-visit', reference: 'WW-39940' },
+        },
+      ],
+    },
+    strongerFuse,
+  ),
+  settled({
+    line: '8 Almoner’s Court',
+    town: 'Church End',
+    postcode: 'ZZ2 2AC',
+    customer: 'N. Brearley',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: TOBIN,
+    changedDaysAgo: 6,
+    days: [{ kind: 'commissioned', inDays: -6, by: TOBIN }],
+  }),
+  settled({
+    line: '51 Kiln Bank',
+    town: 'Netherby',
+    postcode: 'ZZ1 8KB',
+    customer: 'W. Ackroyd',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: ISLA,
+    changedDaysAgo: 35,
+    days: [{ kind: 'commissioned', inDays: -35, by: ISLA }],
+  }),
+  settled({
+    line: '7 Fuller’s Green',
+    town: 'Fennelby',
+    postcode: 'ZZ9 3FG',
+    customer: 'O. Haigh',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: TOBIN,
+    changedDaysAgo: 20,
+    days: [
+      { kind: 'commissioned', inDays: -27, by: TOBIN },
+      { kind: 'notice-sent', inDays: -20, by: PIERS },
+    ],
+  }),
+  settled({
+    line: '22 Marl Pits',
+    town: 'Brough Lane',
+    postcode: 'ZZ4 6MP',
+    customer: 'F. Shackleton',
+    wanted: 'Vehicle charger on the drive',
+    assignedTo: TOBIN,
+    changedDaysAgo: 45,
+    days: [
+      { kind: 'commissioned', inDays: -60, by: TOBIN },
+      { kind: 'notice-sent', inDays: -52, by: PIERS },
+      { kind: 'closed', inDays: -45, by: PIERS, details: { note: 'Certificate and manuals handed over; paid.' } },
+    ],
+  }),
+];

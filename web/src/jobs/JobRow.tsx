@@ -1,0 +1,126 @@
+import { CLOCK_TITLES } from '@keen-gauge/core/calendar/clocks';
+import { CloudOff, EllipsisVertical } from 'lucide-react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { jobNumber, stateWords, type Job } from '../api/jobs';
+import { shortDayWords } from '../calendar/day-words';
+import { MenuButton } from '../kit/MenuButton';
+import { RouteMark } from '../kit/RouteMark';
+
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  li:first-child > & {
+    border-top: 0;
+  }
+  &:hover {
+    background: var(--raised);
+    box-shadow: inset 4px 0 0 var(--accent);
+  }
+`;
+
+const Item = styled(Link)`
+  display: grid;
+  grid-template-columns: 7.4rem minmax(0, 1.3fr) 10.5rem minmax(0, 1fr) minmax(0, 0.9fr);
+  gap: 0.2rem 1rem;
+  align-items: center;
+  padding: 0.6rem 0 0.6rem 0.9rem;
+  min-height: 62px;
+  color: var(--ink);
+  text-decoration: none;
+  @media (max-width: 60rem) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    & > :nth-child(2),
+    & > :nth-child(4),
+    & > :nth-child(5) {
+      grid-column: 1 / -1;
+    }
+    & > :nth-child(2) {
+      order: -1;
+    }
+    & > .at-desk {
+      display: none;
+    }
+  }
+`;
+
+const Number = styled.span`
+  font-family: var(--figures);
+  font-weight: 600;
+  color: var(--quiet);
+  font-size: 0.92rem;
+`;
+
+const Small = styled.span`
+  display: block;
+  font-size: 0.92rem;
+  color: var(--quiet);
+`;
+
+export type JobAct = 'assign' | 'duplicate' | 'archive' | 'restore';
+
+/** One job of the list: where it is and whose, how far it has come, its route, what is open, what is next and who has it. */
+export function JobRow({
+  job,
+  isKept,
+  onAct,
+}: {
+  readonly job: Job;
+  /** Typing of it is on this device and has not been sent. */
+  readonly isKept: boolean;
+  readonly onAct: (act: JobAct) => void;
+}) {
+  return (
+    <Line>
+      <Item to={`/jobs/${job.id}`}>
+        <span>
+          <Number>{jobNumber(job.number)}</Number>
+          <Small as="span">{stateWords(job)}</Small>
+        </span>
+        <span>
+          <strong>{job.place}</strong>
+          <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
+          {isKept && (
+            <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>
+              <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> Typed on this device and not sent
+              yet: open it to send it.
+            </span>
+          )}
+        </span>
+        <RouteMark way={job.route} />
+        <span className={job.nextQuestion === null ? 'quiet at-desk' : ''} style={{ fontSize: '0.92rem' }}>
+          {job.nextQuestion ?? 'Nothing open'}
+        </span>
+        <span style={{ fontSize: '0.92rem' }}>
+          <NextDay job={job} />
+          <Small as="span">{job.assignedTo?.name ?? 'Not assigned'}</Small>
+        </span>
+      </Item>
+      <MenuButton
+        iconOnly
+        label={`More for ${jobNumber(job.number)}`}
+        icon={<EllipsisVertical size={20} aria-hidden />}
+        options={[
+          { value: 'assign' as const, label: 'Assign' },
+          { value: 'duplicate' as const, label: 'Duplicate for a house like it' },
+          job.archived
+            ? { value: 'restore' as const, label: 'Restore' }
+            : { value: 'archive' as const, label: 'Archive' },
+        ]}
+        onChoose={onAct}
+      />
+    </Line>
+  );
+}
+
+function NextDay({ job }: { readonly job: Job }) {
+  if (job.nextOn === null || job.nextWhat === null) return null;
+  return (
+    <span style={job.late ? { color: 'var(--hold)', fontWeight: 700, display: 'block' } : { display: 'block' }}>
+      {job.late ? 'Late: ' : ''}
+      {CLOCK_TITLES[job.nextWhat]}, {shortDayWords(job.nextOn)}
+    </span>
+  );
+}
