@@ -1,4 +1,4 @@
-import { expect, goTo, newJob, signIn, test } from './journey';
+import { expect, goTo, newJob, signIn, test, typeDay } from './journey';
 
 test('sent by hand, answered, counted back from the vehicle’s arrival; a mistake is withdrawn, the calendar file taken', async ({
   page,
@@ -11,7 +11,7 @@ test('sent by hand, answered, counted back from the vehicle’s arrival; a mista
   const enter = async (what: string, day: string, more?: () => Promise<void>): Promise<void> => {
     await dates.getByRole('button', { name: /What happened$/ }).click();
     await page.getByRole('option', { name: what, exact: true }).click();
-    await dates.getByLabel('On', { exact: true }).fill(day);
+    await typeDay(dates, 'On', day);
     await more?.();
     await dates.getByRole('button', { name: 'Enter it' }).click();
   };
@@ -56,13 +56,22 @@ test('sent by hand, answered, counted back from the vehicle’s arrival; a mista
   await expect(record).toContainText('Answered by the operator: un-loop first, Sat, 20 Jun 2026');
   await expect(record).toContainText('Isla');
 
-  // The firm's diary has the late reply in its week; filtered away it is gone.
+  // The firm's diary has the late reply before everything else, and in its month; filtered away it is gone.
   await page.getByRole('link', { name: 'Diary' }).click();
-  const week = page.getByRole('region', { name: 'Week of Mon, 15 Jun 2026' });
+  const week = page.getByRole('region', { name: 'Late' });
   await expect(week).toContainText('Wed, 17 Jun 2026, late');
+  await page.goto('/diary?view=month&on=2026-06-01');
+  const month = page.getByRole('region', { name: 'Month' });
+  await expect(month.getByRole('heading')).toHaveText('June 2026');
+  await expect(month.getByRole('link', { name: /^Operator’s reply: 12 Split Lane/ })).toBeVisible();
+  await page.getByRole('button', { name: 'The month after' }).click();
+  await expect(month.getByRole('heading')).toHaveText('July 2026');
+  await page.getByRole('button', { name: /Type$/ }).click();
+  await page.getByRole('option', { name: 'Replies due' }).click();
+  await expect(week).toContainText('12 Split Lane');
   await page.getByRole('button', { name: /Type$/ }).click();
   await page.getByRole('option', { name: 'Notices due' }).click();
-  await expect(week).toBeHidden();
+  await expect(week).not.toContainText('12 Split Lane');
   const own = page.getByRole('region', { name: 'In your own calendar' });
   await own.getByRole('button', { name: 'Make an address' }).click();
   const address = (await own.locator('.figures').textContent()) ?? '';

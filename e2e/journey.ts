@@ -70,6 +70,13 @@ export async function opened(page: Page, label: string): Promise<Locator> {
   return control;
 }
 
+/** Types a day into its field, day first, as a person would; `day` is YYYY-MM-DD. */
+export async function typeDay(scope: Locator, label: string, day: string): Promise<void> {
+  const [year, month, date] = day.split('-');
+  await scope.getByRole('group', { name: label, exact: true }).getByRole('spinbutton').first().click();
+  await scope.page().keyboard.type(`${date}${month}${year}`);
+}
+
 /** What is recorded under that name is this, whether it stands as a line or in its control. */
 export async function recorded(page: Page, label: string, value: string): Promise<void> {
   const line = page.locator(`[data-line="${label}"]`);

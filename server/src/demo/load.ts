@@ -7,7 +7,7 @@ import { inFirm } from '../db/firm-scope';
 import { putInstrument } from '../instruments/queries';
 import { assignJob, insertJob } from '../jobs/queries';
 import { insertEvent } from '../events/queries';
-import { addDays, ukDay } from '@keen-gauge/core/calendar/days';
+import { addDays, ukDay, weekday, type Day } from '@keen-gauge/core/calendar/days';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { summarise } from '../jobs/summary';
 import { makePack } from '../packs/make';
@@ -18,6 +18,7 @@ import { handInLog } from './logs';
 import { putProfile, putTerms } from '../firm/queries';
 import { DEMO_EQUIPMENT } from './equipment';
 import { DEMO_INSTRUMENTS } from './instruments';
+import type { EventKind } from '@keen-gauge/core/calendar/job-events';
 import { DEMO_CONTACT, DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
 import { SCENARIOS, type Scenario } from './scenarios';
@@ -73,6 +74,12 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   }
 }
 
+/** Nobody is booked on a Saturday or Sunday: those are put on the Monday after. */
+function dayFor(kind: EventKind, day: Day): Day {
+  const late = weekday(day) - 5;
+  return kind.endsWith('-booked') && late >= 0 ? addDays(day, 2 - late) : day;
+}
+
 async function loadScenario(
   app: Pool,
   firmId: string,
@@ -111,7 +118,13 @@ async function loadScenario(
   const today = ukDay(new Date());
   await inFirm(app, { firmId }, async (db) => {
     for (const { kind, inDays, by, details = {} } of scenario.days ?? [])
-      await insertEvent(db, askerOf(by), { id: newId(), jobId: id, kind, day: addDays(today, inDays), details });
+      await insertEvent(db, askerOf(by), {
+        id: newId(),
+        jobId: id,
+        kind,
+        day: dayFor(kind, addDays(today, inDays)),
+        details,
+      });
     const { assignedTo } = scenario;
     if (assignedTo !== undefined) await assignJob(db, id, assignedTo === null ? null : (personIds[assignedTo] ?? null));
   });

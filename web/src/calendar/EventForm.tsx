@@ -16,6 +16,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { ServerProblem } from '../api/client';
 import { Button } from '../kit/Button';
+import { DayInput } from '../kit/DayInput';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
 import { NumberInput } from '../kit/NumberInput';
@@ -79,7 +80,7 @@ export function EventForm({
           options={KINDS.map((value) => ({ value, label: EVENT_NAMES[value] }))}
           onChange={setKind}
         />
-        <TextInput label="On" type="date" value={day} onChange={setDay} />
+        <DayInput label="On" value={day} onChange={setDay} />
         {kind === 'answered' && (
           <Select
             label="The answer"

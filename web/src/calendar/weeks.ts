@@ -4,7 +4,7 @@ import type { DiaryEntry } from '../api/diary';
 /** What is to be seen of the diary. */
 export interface DiaryFilter {
   readonly kind: DiaryEntry['id'] | 'all';
-  readonly lateOnly: boolean;
+  /** Every word has to stand in its number, its place or what is due. */
   readonly words: string;
 }
 
@@ -13,15 +13,21 @@ export interface Week {
   readonly entries: readonly DiaryEntry[];
 }
 
-/** The diary's entries that pass a filter, week by week, those overdue under the week they were due in. */
-export function weeksOf(entries: readonly DiaryEntry[], { kind, lateOnly, words }: DiaryFilter): Week[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+/** Whether an entry is to be seen. */
+export function passes(entry: DiaryEntry, { kind, words }: DiaryFilter): boolean {
+  if (kind !== 'all' && entry.id !== kind) return false;
+  const says = `kg-${String(entry.number).padStart(4, '0')} ${entry.place} ${entry.title}`.toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .filter(Boolean)
+    .every((word) => says.includes(word));
+}
+
+/** The diary’s entries week by week. */
+export function weeksOf(entries: readonly DiaryEntry[]): Week[] {
   const weeks = new Map<string, DiaryEntry[]>();
   for (const entry of entries) {
-    const says = `kg-${String(entry.number).padStart(4, '0')} ${entry.place} ${entry.title}`.toLowerCase();
-    if (kind !== 'all' && entry.id !== kind) continue;
-    if (lateOnly && entry.state !== 'late') continue;
-    if (!wanted.every((word) => says.includes(word))) continue;
     const monday = mondayOf(entry.dueOn);
     const week = weeks.get(monday);
     if (week) week.push(entry);

@@ -1,7 +1,7 @@
 import { fieldAt, specAt } from '@keen-gauge/core/survey/schema/survey-schema';
 import type { Place, TextPlace } from '@keen-gauge/core/survey/schema/field-path';
 import type { Answer } from '@keen-gauge/core/survey/words/words';
-import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../stations/bound';
+import { BoundAnswer, BoundChoice, BoundCode, BoundDay, BoundNumber, BoundSelect, BoundText } from '../stations/bound';
 import type { FieldWords } from './field-words';
 import { wordsOf } from './words-of';
 
@@ -61,6 +61,8 @@ export function Field({ path, fault, pad, hideLabel, ...over }: FieldProps) {
         return <BoundCode path={path as Place<number>} {...tiled} codes={coded(options, Number)} />;
       if (list) return <BoundSelect path={path as Place<string>} label={label} few={few} options={options} />;
       return <BoundChoice path={path as Place<string>} {...tiled} options={options} />;
+    case 'day':
+      return <BoundDay path={path as unknown as TextPlace} {...told} />;
     default:
       return (
         <BoundText
@@ -68,7 +70,7 @@ export function Field({ path, fault, pad, hideLabel, ...over }: FieldProps) {
           {...told}
           {...(fault === undefined ? {} : { fault })}
           {...(lines === undefined ? {} : { lines })}
-          {...(spec.kind === 'day' ? { type: 'date' as const } : type ? { type } : {})}
+          {...(type ? { type } : {})}
           {...(inputMode ? { inputMode } : {})}
         />
       );

@@ -19,7 +19,7 @@ export interface TextInputProps {
   readonly onChange: (value: string) => void;
   readonly help?: string | undefined;
   readonly fault?: string | undefined;
-  readonly type?: 'text' | 'email' | 'tel' | 'password' | 'search' | 'date';
+  readonly type?: 'text' | 'email' | 'tel' | 'password' | 'search';
   readonly isReadOnly?: boolean;
   /** How many lines are seen at once, of several. */
   readonly rows?: number;

@@ -10,6 +10,7 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
+import { DayInput } from '../kit/DayInput';
 import { TextInput } from '../kit/TextInput';
 
 const Page = styled.main`
@@ -135,7 +136,7 @@ function InstrumentPanel({
       <FieldGrid>
         <TextInput label="What it is" value={name} onChange={setName} maxLength={60} />
         <TextInput label="Serial number" value={serial} onChange={setSerial} maxLength={30} />
-        <TextInput label="Calibration holds to" type="date" value={due} onChange={setDue} />
+        <DayInput label="Calibration holds to" value={due} onChange={setDue} />
       </FieldGrid>
       {problem !== undefined && <Notice kind="act" title={problem} />}
       <Row>

@@ -4,12 +4,14 @@ import { specAt } from '@keen-gauge/core/survey/schema/survey-schema';
 import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { AnswerRow } from '../kit/AnswerRow';
 import { Choice, type ChoiceOption } from '../kit/Choice';
+import { DayInput } from '../kit/DayInput';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
 import { Select } from '../kit/Select';
 import { TextInput, type TextInputProps } from '../kit/TextInput';
 import { useStore } from '../survey/SurveyContext';
 import { useFault, useField } from '../survey/use-field';
 import { valueWords } from '../fields/value-words';
+import { dayWords } from '../calendar/day-words';
 import { AsLine } from './AsLine';
 
 /** Controls bound to a field of the survey by its place, which the compiler checks; unit, bounds and length are the schema's. */
@@ -46,6 +48,41 @@ export function BoundText({
         value={typeof value === 'string' ? value : ''}
         onChange={(next) => {
           store.set(path, next === '' ? undefined : next);
+        }}
+      />
+    </AsLine>
+  );
+}
+
+/** A day, typed day first or taken from a calendar. */
+export function BoundDay({
+  path,
+  label,
+  help,
+  few = false,
+}: {
+  readonly path: TextPlace;
+  readonly label: string;
+  readonly help?: string;
+  readonly few?: boolean;
+}) {
+  const store = useStore();
+  const refused = useFault(path);
+  const value: unknown = useField(path);
+  return (
+    <AsLine
+      few={few}
+      field={path.join('.')}
+      label={label}
+      says={typeof value === 'string' && refused === undefined ? dayWords(value) : undefined}
+    >
+      <DayInput
+        label={label}
+        help={help}
+        fault={refused}
+        value={typeof value === 'string' ? value : ''}
+        onChange={(day) => {
+          store.set(path, day === '' ? undefined : day);
         }}
       />
     </AsLine>

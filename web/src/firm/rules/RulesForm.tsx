@@ -8,6 +8,7 @@ import { FieldGrid } from '../../kit/fields';
 import { NumberInput } from '../../kit/NumberInput';
 import { Row, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
+import { DayInput } from '../../kit/DayInput';
 import { TextInput } from '../../kit/TextInput';
 
 const YES_NO = [
@@ -78,9 +79,8 @@ export function RulesForm({
           }}
           maxLength={300}
         />
-        <TextInput
+        <DayInput
           label="The day the terms bear"
-          type="date"
           value={draft.date ?? ''}
           onChange={(date) => {
             const { date: _gone, ...rest } = draft;

@@ -8,9 +8,9 @@ import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
-import { TextInput } from '../../kit/TextInput';
+import { DayInput } from '../../kit/DayInput';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundText } from '../bound';
+import { BoundDay, BoundText } from '../bound';
 
 /** The day it was commissioned, from which the notice runs; the certificate and the next inspection. */
 export function CommissionedPanel() {
@@ -33,7 +33,7 @@ export function CommissionedPanel() {
       {commissionedOn === undefined ? (
         <Row style={{ alignItems: 'end' }}>
           <span style={{ minWidth: '14rem' }}>
-            <TextInput label="Commissioned on" type="date" value={day} onChange={setDay} />
+            <DayInput label="Commissioned on" value={day} onChange={setDay} />
           </span>
           <Button isDisabled={day === ''} onPress={() => void enter()}>
             Enter the day
@@ -50,7 +50,7 @@ export function CommissionedPanel() {
       {problem !== null && <Notice kind="act" title={problem} />}
       <FieldGrid>
         <BoundText path={['after', 'certificateNumber']} label="Certificate number" />
-        <BoundText path={['after', 'nextInspectionOn']} label="Next inspection on" type="date" />
+        <BoundDay path={['after', 'nextInspectionOn']} label="Next inspection on" />
       </FieldGrid>
     </Panel>
   );

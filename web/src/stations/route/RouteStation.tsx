@@ -11,7 +11,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
 import { useSurvey } from '../../survey/SurveyContext';
-import { BoundText } from '../bound';
+import { BoundDay } from '../bound';
 import { STATION_NAMES } from '../station-names';
 import { StationFrame } from '../StationFrame';
 import { Field } from '../../fields/Field';
@@ -74,7 +74,7 @@ export function RouteStation() {
           open={Object.keys(survey.request).length > 0}
         >
           <div style={{ maxWidth: '20rem' }}>
-            <BoundText path={['request', 'plannedOn']} label="Work planned for" type="date" />
+            <BoundDay path={['request', 'plannedOn']} label="Work planned for" />
           </div>
           <Field path={['request', 'fuseUpgrade']} />
           {survey.request.fuseUpgrade && (
