@@ -1,5 +1,5 @@
 import { axeFindsNothing } from './axe';
-import { choose, expect, goTo, newJob, readRatings, recorded, saved, signIn, test } from './journey';
+import { choose, expect, goTo, newJob, opened, readRatings, recorded, saved, signIn, test } from './journey';
 
 test('a clamp put on the wrong side of a split is told, moved, set, and an option is chosen', async ({ page }) => {
   test.slow();
@@ -118,6 +118,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await page.reload();
   await expect(trial.getByText(/^100 household-years, seed 1; played by Isla/)).toBeVisible();
   await expect(trial.getByText('has changed since')).toBeHidden();
+  await opened(page, 'Miles a day');
   await page.getByRole('button', { name: 'Miles a day: 20 miles' }).click();
   await expect(trial.getByText('has changed since')).toBeVisible();
   await saved(page);

@@ -129,7 +129,7 @@ test('the last letters before a page goes arrive; those that did not are told of
   const row = list.getByRole('link', { name: new RegExp(place) });
   await expect(row).toContainText('not sent yet');
   await row.click();
-  await expect(list.getByLabel('Postcode')).toHaveValue('ZZ5 5ZZ');
+  await recorded(list, 'Postcode', 'ZZ5 5ZZ');
   await saved(list);
 });
 

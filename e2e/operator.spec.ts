@@ -88,7 +88,7 @@ test('two instances on one database serve the same job, and the pack is handed i
     const path = new URL(page.url()).pathname.replace(/\/place$/, '');
     await signIn(second);
     await second.goto(`${path}/place`);
-    await second.getByLabel('Address', { exact: true }).fill(place);
+    await (await opened(second, 'Address')).fill(place);
     await expect(second.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
     await page.goto(`${path}/place`);
     await expect(page.getByLabel('Address', { exact: true })).toHaveValue(place);

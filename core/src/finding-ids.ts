@@ -45,6 +45,7 @@ export const FINDING_IDS = [
   'clamp-sign-not-known',
   'clamp-wrong-phase',
   'clamp-wrong-side',
+  'comment-open',
   'commissioning-clamp-pulled',
   'commissioning-gives-way',
   'commissioning-reading',

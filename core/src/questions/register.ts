@@ -7,6 +7,7 @@ import { LOAD_QUESTIONS } from './loads';
 import { PLACE_QUESTIONS } from './place';
 import { AFRESH, type Steps } from '../memory';
 import { questionOf, type Question, type QuestionEntry, type QuestionFacts } from './question';
+import { REVIEW_QUESTIONS } from './review';
 import { USUAL_QUESTIONS } from './usual';
 
 /** Everything that can be unknown of a survey, each entry once, in the order of the walk. A new unknown is one entry more. */
@@ -18,6 +19,7 @@ export const REGISTER: readonly QuestionEntry[] = [
   ...EQUIPMENT_QUESTIONS,
   ...CIRCUIT_QUESTIONS,
   ...USUAL_QUESTIONS,
+  ...REVIEW_QUESTIONS,
 ];
 
 /** Each entry as it stands in a question, beside what opens it: taken apart once, and not on every key. */

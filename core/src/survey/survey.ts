@@ -1,5 +1,6 @@
 import { Equals } from 'class-validator';
 import { AfterJob } from './after';
+import { ReviewComment } from './comment';
 import { Driver, OptionChoice } from './driver';
 import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
@@ -54,5 +55,7 @@ export class Survey {
   @Part(() => AfterJob) after?: AfterJob;
   /** Questions passed over on site; the last entry of a question counts. */
   @ListOf(() => PutOff, 300) putOff?: PutOff[];
+  /** What was asked when the survey was handed back. */
+  @ListOf(() => ReviewComment, 200) comments?: ReviewComment[];
   @Text(5000) notes?: string;
 }

@@ -21,7 +21,8 @@ import { DEMO_INSTRUMENTS } from './instruments';
 import type { EventKind } from '@keen-gauge/core/calendar/job-events';
 import { DEMO_CONTACT, DEMO_FIRM, DEMO_PASSWORD, DEMO_PEOPLE, type DemoPerson } from './people';
 import { handIn } from './pictures';
-import { SCENARIOS, type Scenario } from './scenarios';
+import type { Scenario } from './scenario';
+import { SCENARIOS } from './scenarios';
 import { WEEK } from './week';
 
 /** Makes a firm with people, as the database's owner; their ids in the order given. */
@@ -76,8 +77,9 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
 
 /** Nobody is booked on a Saturday or Sunday: those are put on the Monday after. */
 function dayFor(kind: EventKind, day: Day): Day {
-  const late = weekday(day) - 5;
-  return kind.endsWith('-booked') && late >= 0 ? addDays(day, 2 - late) : day;
+  if (!kind.endsWith('-booked')) return day;
+  const on = weekday(day);
+  return on === 6 ? addDays(day, 2) : on === 0 ? addDays(day, 1) : day;
 }
 
 async function loadScenario(

@@ -1,35 +1,9 @@
 import { onShape } from '@keen-gauge/core/tree/edit';
 import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import type { Load } from '@keen-gauge/core/survey/load';
-import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ELECTRODE_TESTER, LOOP_TESTER } from './instruments';
-import type { DemoLog } from './logs';
 import { at, charger, intake, node, reading, setLoads } from './parts';
-import type { DemoPicture } from './pictures';
-import type { DemoDay } from './week';
-
-/** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
-export interface Scenario {
-  readonly place: string;
-  readonly wanted: string;
-  /** Index into the demo people of whoever made the job. */
-  readonly by: number;
-  /** What was known when it was made. */
-  readonly known?: (survey: Survey) => void;
-  readonly stages: readonly { readonly by: number; readonly change: (survey: Survey) => void }[];
-  /** Index of who signed it off, where that was done. */
-  readonly signedBy?: number;
-  /** Pictures handed in after the last stage. */
-  readonly pictures?: readonly DemoPicture[];
-  /** A log handed in with the last stage. */
-  readonly log?: DemoLog;
-  /** Index of who has it, null for nobody; left out, whoever made it. */
-  readonly assignedTo?: number | null;
-  /** When it was last touched. */
-  readonly changedDaysAgo?: number;
-  /** What happened after it was signed, and what is booked. */
-  readonly days?: readonly DemoDay[];
-}
+import type { Scenario } from './scenario';
 
 const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
 

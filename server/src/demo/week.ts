@@ -1,18 +1,9 @@
 import { checkDigit } from '@keen-gauge/core/route/meter-point';
-import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { at, charger, intake, setLoads } from './parts';
 import type { DemoPicture } from './pictures';
-import type { Scenario } from './scenarios';
-
-/** A day of a made-up job: what happened or is booked, so many days from today. */
-export interface DemoDay {
-  readonly kind: EventKind;
-  readonly inDays: number;
-  readonly by: number;
-  readonly details?: JobEvent['details'];
-}
+import type { DemoDay, Scenario } from './scenario';
 
 const [MAREN, TOBIN, ISLA, PIERS] = [0, 1, 2, 3] as const;
 

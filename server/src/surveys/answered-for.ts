@@ -53,6 +53,18 @@ function answeredForIn(survey: Survey): Map<string, AnsweredFor> {
         what: test && (test.doneBy ?? test.doneAt) && [test.doneBy, test.doneAt],
       },
     ]),
+    ...(survey.comments ?? []).flatMap(({ id, says, by, settledBy, settledAt }, at): [string, AnsweredFor][] => [
+      [`comment ${id}`, { path: `$.comments[${at}].by`, right: 'judge-survey', name: by, what: [says, by] }],
+      [
+        `settled ${id}`,
+        {
+          path: `$.comments[${at}].settledBy`,
+          right: 'judge-survey',
+          name: settledBy,
+          what: settledAt && [settledAt, settledBy],
+        },
+      ],
+    ]),
   ];
   return new Map(places);
 }

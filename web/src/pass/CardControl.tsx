@@ -12,6 +12,7 @@ import { fieldUrl } from '../stations/arrival';
 import { ClampSettings } from '../stations/charger/ClampPanel';
 import { OpenPenFields } from '../stations/earthing/OpenPenPanel';
 import { STATION_NAMES } from '../stations/station-names';
+import { OneComment } from '../review/Comments';
 import { useSurvey } from '../survey/SurveyContext';
 import { onCard } from './on-card';
 import { EquipmentChoice } from './EquipmentChoice';
@@ -43,6 +44,7 @@ export function CardControl({ question }: { readonly question: Question }) {
   const pen = assessment.earthing.openPen.find(({ proposalId }) => proposalId === question.subjectId);
   const reading = READING_OF[question.id];
   const place = placeOf(question, survey);
+  if (question.id === 'comment-open' && question.subjectId !== undefined) return <OneComment id={question.subjectId} />;
   if (question.id === 'nothing-proposed') return <EquipmentChoice />;
   if (question.id === 'no-loads') return <SetChoice />;
   if (question.id === 'no-sockets') return <Rings />;

@@ -3,6 +3,7 @@ import { useSurvey } from '../survey/SurveyContext';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
 import { UploadList } from '../photos/UploadList';
+import { CommentsHere } from '../review/Comments';
 import { AskedFields } from './AsLine';
 import { OpenHere } from './OpenHere';
 import { useAskedFields } from './use-asked-fields';
@@ -40,6 +41,7 @@ export function StationFrame({
       ))}
       <UploadList />
       {openHere && <OpenHere station={station} />}
+      <CommentsHere station={station} />
       <AskedFields value={asked}>{children}</AskedFields>
     </Stack>
   );

@@ -1,5 +1,5 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { CircleHelp, FileCheck2, Footprints, History, Images, ListTree, Menu } from 'lucide-react';
+import { CircleHelp, ClipboardCheck, FileCheck2, Footprints, History, Images, ListTree, Menu } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -68,6 +68,9 @@ export function SurveyFoot({
           <div>
             <LightSwitch />
           </div>
+          <Away to={to('review')} onClick={close}>
+            <ClipboardCheck size={20} aria-hidden /> Review
+          </Away>
           <Away to={to('to-look')} onClick={close}>
             <Footprints size={20} aria-hidden /> Still to find out
           </Away>

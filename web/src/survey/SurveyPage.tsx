@@ -23,6 +23,7 @@ import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
 import { STATION_NAMES, VIEW_NAMES, VIEWS, type View } from '../stations/station-names';
 import { StationView } from '../stations/StationView';
+import { lazyPart } from '../kit/lazy-part';
 import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
@@ -84,6 +85,8 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
   if (opening.kind === 'opening' || !job) return <Waiting what="Opening the survey …" />;
   return <SurveyView job={job} me={me} store={opening.store} look={opening.look} station={station} />;
 }
+
+const ReviewView = lazyPart(() => import('../review/ReviewView'));
 
 /** The walk, the gauge, and the station at hand. */
 function SurveyView({
@@ -186,6 +189,8 @@ function SurveyView({
                   <PassView />
                 ) : station === 'to-look' ? (
                   <LookView />
+                ) : station === 'review' ? (
+                  <ReviewView />
                 ) : (
                   <StationView station={station} />
                 )}

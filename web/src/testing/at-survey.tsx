@@ -15,6 +15,7 @@ import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
+import ReviewView from '../review/ReviewView';
 import { PassView } from '../pass/PassView';
 import { UploadQueue } from '../photos/upload-queue';
 import { StationView } from '../stations/StationView';
@@ -84,7 +85,7 @@ export interface AtSurvey {
   /** The survey as it stands, and what it is judged to be. */
   readonly survey: () => Survey;
   readonly assessment: () => Assessment;
-  readonly goTo: (station: Station | 'next') => Promise<void>;
+  readonly goTo: (station: Station | 'next' | 'review') => Promise<void>;
   readonly undo: () => void;
 }
 
@@ -99,7 +100,7 @@ export interface Given {
 }
 
 /** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
-export async function atSurvey(station: Station | 'next', given: Given = {}): Promise<AtSurvey> {
+export async function atSurvey(station: Station | 'next' | 'review', given: Given = {}): Promise<AtSurvey> {
   const opened = given.survey ?? settledSurvey(...(given.changes ?? []));
   let ids = 0;
   const store = new SurveyStore(
@@ -172,7 +173,7 @@ function SurveyHere({
   me,
 }: {
   readonly store: SurveyStore;
-  readonly station: Station | 'next';
+  readonly station: Station | 'next' | 'review';
   readonly job: Job;
   readonly me: Me;
 }) {
@@ -182,7 +183,7 @@ function SurveyHere({
   return (
     <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
       <Gauge assessment={assessment} routeWords={assessment.route.words} />
-      {station === 'next' ? <PassView /> : <StationView station={station} />}
+      {station === 'next' ? <PassView /> : station === 'review' ? <ReviewView /> : <StationView station={station} />}
     </SurveyProvider>
   );
 }

@@ -1,5 +1,5 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { CircleHelp, Footprints } from 'lucide-react';
+import { CircleHelp, ClipboardCheck, Footprints } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useOwed } from '../survey/use-owed';
@@ -172,6 +172,17 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
           </Stops>
         </section>
       ))}
+      <ToLook
+        to={`/jobs/${jobId}/review`}
+        aria-current={current === 'review' ? 'page' : undefined}
+        {...(onGo ? { onClick: onGo } : {})}
+      >
+        <ClipboardCheck size={20} aria-hidden />
+        <span>
+          Review
+          <Small>before signing</Small>
+        </span>
+      </ToLook>
       <ToLook
         to={`/jobs/${jobId}/to-look`}
         aria-current={current === 'to-look' ? 'page' : undefined}

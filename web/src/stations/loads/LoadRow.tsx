@@ -10,6 +10,7 @@ import { FieldGrid } from '../../kit/fields';
 import { Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
+import { AskedFields } from '../AsLine';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { placesToHang } from '../places';
@@ -101,7 +102,12 @@ export function LoadRow({ load }: { readonly load: Load }) {
           <Trash2 size={18} aria-hidden />
         </BareButton>
       </Line>
-      {open && <LoadEditor load={load} />}
+      {/* Opened to be changed: nothing of it stands as a line. */}
+      {open && (
+        <AskedFields value={null}>
+          <LoadEditor load={load} />
+        </AskedFields>
+      )}
     </Item>
   );
 }
