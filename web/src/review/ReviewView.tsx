@@ -28,8 +28,16 @@ const Columns = styled.div`
   gap: 0.9rem;
   grid-template-columns: minmax(0, 1fr);
   align-items: start;
+  & > div {
+    display: contents;
+  }
   @media (min-width: 76rem) {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    & > div {
+      display: grid;
+      gap: 0.9rem;
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 `;
 
@@ -44,6 +52,18 @@ const Claims = styled.ul`
     padding: 0.5rem 0;
     border-top: 1px solid var(--line);
   }
+`;
+
+const Approve = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0.4rem 0.95rem;
+  border: 1.5px solid var(--strong-line);
+  border-radius: var(--corner);
+  color: var(--ink);
+  font-weight: 600;
+  text-decoration: none;
 `;
 
 /** As many reasons as are shown before the rest is put away. */
@@ -63,26 +83,30 @@ export default function ReviewView() {
         <p className="quiet">The answer, what it rests on and who stands by it. Sign it off, or hand it back.</p>
       </div>
       <Columns>
-        <Panel aria-label="Route">
-          <div style={{ fontSize: '1.35rem' }}>
-            <RouteMark way={route.way} words={answeredWords(route, job.answer)} size={30} />
-          </div>
-          <Reasons titles={route.triggers.map(({ title }) => title)} />
-          <p className="quiet">{route.wouldMove}</p>
-          <Row>
-            <Link to={`/jobs/${job.id}/pack`} style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}>
-              {missing.length === 0 ? 'Approve: sign it off' : `Sign it off with ${missing.length} missing`}
-            </Link>
-          </Row>
-        </Panel>
-        <HandBack />
-        <Panel aria-label="Verdicts">
-          <h2>Verdicts</h2>
-          <Verdicts verdicts={assessment.verdicts} />
-        </Panel>
-        <ClaimsPanel />
-        <SinceLast />
-        <Taken />
+        <div>
+          <Panel aria-label="Route">
+            <div style={{ fontSize: '1.35rem' }}>
+              <RouteMark way={route.way} words={answeredWords(route, job.answer)} size={30} />
+            </div>
+            <Reasons titles={route.triggers.map(({ title }) => title)} />
+            <p className="quiet">{route.wouldMove}</p>
+            <Row>
+              <Approve to={`/jobs/${job.id}/pack`}>
+                {missing.length === 0 ? 'Approve: sign it off' : `Sign it off with ${missing.length} missing`}
+              </Approve>
+            </Row>
+          </Panel>
+          <Panel aria-label="Verdicts">
+            <h2>Verdicts</h2>
+            <Verdicts verdicts={assessment.verdicts} />
+          </Panel>
+          <SinceLast />
+        </div>
+        <div>
+          <ClaimsPanel />
+          <Taken />
+          <HandBack />
+        </div>
       </Columns>
     </Stack>
   );
@@ -135,7 +159,8 @@ function ClaimsPanel() {
                   words={claim.confirmed ? 'Confirmed' : 'Assumed'}
                 />
                 <span className="quiet" style={{ display: 'block' }}>
-                  {claim.known}. <Link to={`/jobs/${job.id}/${claim.station}`}>{STATION_NAMES[claim.station]}</Link>
+                  {claim.known.replace(/\.$/, '')}.{' '}
+                  <Link to={`/jobs/${job.id}/${claim.station}`}>{STATION_NAMES[claim.station]}</Link>
                 </span>
               </span>
               <span>
@@ -168,25 +193,34 @@ function ClaimsPanel() {
   );
 }
 
-/** What nobody has said, and what is reckoned with instead. */
+/** What nobody has said, and what is reckoned with instead: what counts at its worst first, what is as usual put away. */
 function Taken() {
   const { assessment, job } = useSurvey();
   const taken = assessment.questions.filter((question) => question.taken !== undefined);
-  if (taken.length === 0) return null;
+  const atWorst = taken.filter(({ taken: how }) => how === 'at-worst');
+  const usual = taken.filter(({ taken: how, station }) => how === 'as-usual' && station !== 'route');
+  if (atWorst.length + usual.length === 0) return null;
+  const list = (questions: typeof taken): React.ReactNode => (
+    <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
+      {questions.map(({ id, subjectId, title, station }) => (
+        <li key={`${id} ${subjectId ?? ''}`}>
+          {title} <Link to={`/jobs/${job.id}/${station}`}>{STATION_NAMES[station]}</Link>
+        </li>
+      ))}
+    </ul>
+  );
   return (
     <Panel aria-label="Assumed">
-      <h2>Assumed until answered: {taken.length}</h2>
-      <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
-        {taken.map(({ id, subjectId, title, station, taken: how }) => (
-          <li key={`${id} ${subjectId ?? ''}`}>
-            {title}{' '}
-            <span className="quiet">
-              {how === 'at-worst' ? 'Counted at its worst.' : 'Counted as is usual.'}{' '}
-              <Link to={`/jobs/${job.id}/${station}`}>{STATION_NAMES[station]}</Link>
-            </span>
-          </li>
-        ))}
-      </ul>
+      <h2>Assumed until answered</h2>
+      {atWorst.length === 0 ? (
+        <p className="quiet">Nothing counts at its worst for want of an answer.</p>
+      ) : (
+        <>
+          <p className="quiet">Counted at its worst:</p>
+          {list(atWorst)}
+        </>
+      )}
+      {usual.length > 0 && <More label={`${usual.length} counted as is usual`}>{list(usual)}</More>}
     </Panel>
   );
 }
@@ -199,7 +233,7 @@ function SinceLast() {
   return (
     <Panel aria-label="Since the last pack">
       <h2>Since the last pack</h2>
-      {data?.since ? (
+      {data?.since && data.since.lines.length > 0 ? (
         <>
           <p className="quiet">
             Different from {packNumber(data.since.number)} in {data.since.lines.length}{' '}
