@@ -68,7 +68,7 @@ test('rules of the firm’s own: rules copied, changed, compared, put over an ar
   await page.getByRole('option', { name: 'The fell network' }).click();
   await which.getByRole('button', { name: 'Save which rules hold' }).click();
   await expect(which).toContainText('Saved.');
-  await page.goto('/firm');
+  await page.goto('/firm/record');
   await expect(page.getByRole('region', { name: 'Record of changes' })).toContainText(
     'Rules “The fell network” saved as version 1',
   );

@@ -6,7 +6,19 @@ import { layoutFaults } from './layout';
 const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'history'];
 
 /** Where the application itself may break: each with a heading of its own. */
-const PAGES = ['/', '/diary', '/instruments', '/firm', '/firm/rules'] as const;
+const PAGES = [
+  '/',
+  '/diary',
+  '/instruments',
+  '/firm',
+  '/firm/address',
+  '/firm/costs',
+  '/firm/checklists',
+  '/firm/rules',
+  '/firm/record',
+  '/help',
+  '/help/route',
+] as const;
 
 const EMPTY = 'Throckenholt Postern Farmhouse';
 /** Jobs with the most to show of their kinds, and one with nothing but a long name. */

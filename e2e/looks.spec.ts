@@ -75,6 +75,8 @@ test('axe finds nothing on what is behind the stations', async ({ page }) => {
   await page.getByRole('link', { name: 'Firm settings' }).click();
   await page.getByRole('button', { name: 'Add equipment' }).click();
   await axeFindsNothing(page, 'the firm’s own');
+  await page.getByRole('link', { name: 'Costs and waits' }).click();
+  await axeFindsNothing(page, 'costs');
   await page.getByRole('link', { name: /^Rules/ }).click();
   await page.getByRole('button', { name: /^Copy Great Britain, usual/ }).click();
   await axeFindsNothing(page, 'rules');

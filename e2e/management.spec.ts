@@ -226,7 +226,8 @@ test('the firm’s equipment fills a charger in; a setting it does not have is t
   await equipment.getByRole('button', { name: 'Save' }).click();
   await expect(equipment.getByRole('group', { name: 'Dial charger of ours' })).toContainText('steps 8, 14, 32 A');
   await expect(equipment.getByRole('button', { name: 'Save' })).toHaveCount(0);
-  const terms = page.getByRole('region', { name: 'The firm’s address, and what the options cost' });
+  await page.getByRole('link', { name: 'Costs and waits' }).click();
+  const terms = page.getByRole('region', { name: 'What the options cost' });
   await terms.getByLabel('Band “low” is called').fill('up to 300');
   await terms.getByRole('button', { name: 'Save' }).click();
   await expect(terms).toContainText('Saved.');

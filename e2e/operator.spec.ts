@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { prepareDatabase, startServer } from '../scripts/machine/instance.mjs';
 import { startOperatorDesk } from '../scripts/machine/operator-desk.mjs';
 import { startThrowaway } from '../scripts/machine/postgres.mjs';
-import { expect, goTo, newJob, opened, signIn, signOff, test } from './journey';
+import { expect, goTo, newJob, opened, recorded, signIn, signOff, test } from './journey';
 
 /** The desk is one for all: these run one after the other. */
 test.describe.configure({ mode: 'serial' });
@@ -91,7 +91,7 @@ test('two instances on one database serve the same job, and the pack is handed i
     await (await opened(second, 'Address')).fill(place);
     await expect(second.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
     await page.goto(`${path}/place`);
-    await expect(page.getByLabel('Address', { exact: true })).toHaveValue(place);
+    await recorded(page, 'Address', place);
     await goTo(page, 'Pack');
     await signOff(page, 'Both of us.');
     await expect(page.getByRole('region', { name: 'Packs' }).getByText(/^P-\d+/)).toBeVisible({ timeout: 20_000 });

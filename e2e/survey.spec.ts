@@ -152,6 +152,7 @@ test('from the street to a notice: every station, the gauge, the route, sign-off
     await verdict.click();
     await expect(page.getByRole('region', { name: 'What this rests on' })).toContainText('80 A');
     await expect(page.getByText('Send the notice within 28 days of commissioning.')).toBeVisible();
+    await page.getByText('Also asked of the operator').click();
     await choose(page, 'A larger cut-out fuse?', 'Yes');
     await expect(gauge).toContainText('Ask, then fit');
     await expect(page.getByText('One change would move it: equipment that suits the supply as it is.')).toBeVisible();
@@ -270,7 +271,7 @@ test('the office works by keyboard: new job, stations, undo and redo, history, s
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Intake and cut-out' })).toBeFocused();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keyboard' })).toContainText('Undo in the survey');
+  await expect(page.getByRole('dialog', { name: 'Help' })).toContainText('Undo in the survey');
   await page.keyboard.press('Escape');
   await page.keyboard.press('g');
   await page.keyboard.press('h');

@@ -19,7 +19,7 @@ export const REVIEW_QUESTIONS: readonly QuestionEntry[] = [
           subjectId: id,
           station: STATIONS.find((each) => each === station) ?? 'pack',
           title: `${by ?? 'A colleague'} asks: ${says}`,
-          remedy: 'Put it right or say why it stands, then mark it settled.',
+          remedy: 'Correct it or say why it stands, then mark it settled.',
         })),
   },
 ];

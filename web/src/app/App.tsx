@@ -13,6 +13,7 @@ const InstrumentsPage = lazyPart(() => import('../readings/InstrumentsPage'));
 const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
 const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
 const FirmPage = lazyPart(() => import('../firm/FirmPage'));
+const HelpPage = lazyPart(() => import('../help/HelpPage'));
 const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 
 export function App() {
@@ -26,8 +27,9 @@ export function App() {
             <Route element={<Guarded />}>
               <Route path="/" element={<JobsPage />} />
               <Route path="/diary" element={<DiaryPage />} />
-              <Route path="/firm" element={<FirmPage />} />
               <Route path="/firm/rules" element={<RulesPage />} />
+              <Route path="/firm/:section?" element={<FirmPage />} />
+              <Route path="/help/:part?" element={<HelpPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
               <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />

@@ -1,5 +1,6 @@
 import { CalendarDays, ClipboardList, Gauge, LogOut, Menu, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Me } from '../api/me';
 import { BareButton } from '../kit/Button';
 import { FootBar, type FootItem } from '../kit/FootBar';
@@ -51,6 +52,15 @@ export function AppFoot({
           <div>
             <LightSwitch />
           </div>
+          <Link
+            to="/help"
+            style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+            onClick={() => {
+              setMore(false);
+            }}
+          >
+            Help: words, and how the figures are made
+          </Link>
           <p className="quiet">
             {me.name}, {me.firm}
           </p>

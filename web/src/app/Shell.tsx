@@ -1,4 +1,4 @@
-import { CalendarDays, CircleHelp, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
+import { CalendarDays, CircleHelp, ClipboardList, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -103,6 +103,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
           {me.firm}
         </span>
+        <Bench to="/">
+          <ClipboardList size={19} aria-hidden /> Jobs
+        </Bench>
         <Bench to="/diary">
           <CalendarDays size={19} aria-hidden /> Diary
         </Bench>
@@ -114,7 +117,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         </Bench>
         <LightSwitch />
         <BareButton
-          aria-label="Keyboard shortcuts"
+          aria-label="Help"
           onPress={() => {
             setHelp(true);
           }}

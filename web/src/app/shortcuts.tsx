@@ -1,4 +1,5 @@
 import { useEffect, useEffectEvent } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Sheet } from '../kit/Sheet';
 
@@ -75,19 +76,31 @@ const List = styled.dl`
   }
 `;
 
+/** Every shortcut, with what it does. */
+export function ShortcutList() {
+  return (
+    <List>
+      {SHORTCUTS.map(([keys, does]) => (
+        <div key={keys} style={{ display: 'contents' }}>
+          <dt>
+            <kbd>{keys}</kbd>
+          </dt>
+          <dd>{does}</dd>
+        </div>
+      ))}
+    </List>
+  );
+}
+
 export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
   return (
-    <Sheet title="Keyboard" isOpen={isOpen} onClose={onClose}>
-      <List>
-        {SHORTCUTS.map(([keys, does]) => (
-          <div key={keys} style={{ display: 'contents' }}>
-            <dt>
-              <kbd>{keys}</kbd>
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </List>
+    <Sheet title="Help" isOpen={isOpen} onClose={onClose}>
+      <p>
+        <Link to="/help" onClick={onClose} style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}>
+          Glossary, and how the figures are made
+        </Link>
+      </p>
+      <ShortcutList />
     </Sheet>
   );
 }

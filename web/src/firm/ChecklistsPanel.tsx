@@ -14,14 +14,15 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
+import { useDraft } from './use-draft';
 
 /** What the firm sees to after a job, in its own words. */
 export function ChecklistsPanel({ me }: { readonly me: Me }) {
   const { refresh } = useMe();
-  const [draft, setDraft] = useState<FirmChecklists>(me.rules.checklists);
+  const { draft, isChanged, change, settle } = useDraft<FirmChecklists>('checklists', me.rules.checklists);
   const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
   const set = (list: ChecklistId, items: readonly ChecklistItem[]): void => {
-    setDraft({ lists: [...draft.lists.filter((each) => each.list !== list), { list, items: [...items] }] });
+    change({ lists: [...draft.lists.filter((each) => each.list !== list), { list, items: [...items] }] });
   };
   const save = async (): Promise<void> => {
     try {
@@ -31,6 +32,7 @@ export function ChecklistsPanel({ me }: { readonly me: Me }) {
       }));
       const { rules } = await putChecklists({ lists });
       refresh({ ...me, rules });
+      settle(draft);
       setSaid({ kind: 'note', title: 'Saved. What was ticked before stays as it read then.' });
     } catch (failed) {
       setSaid({ kind: 'act', title: problemWords(failed) });
@@ -87,6 +89,7 @@ export function ChecklistsPanel({ me }: { readonly me: Me }) {
       })}
       <Row>
         <MainButton onPress={() => void save()}>Save the checklists</MainButton>
+        {isChanged && <span className="quiet">Not saved yet; kept in this tab.</span>}
       </Row>
       {said && <Notice kind={said.kind} title={said.title} />}
     </Panel>

@@ -1,13 +1,14 @@
-import { Link, useOutletContext } from 'react-router';
+import { Navigate, useOutletContext, useParams } from 'react-router';
 import styled from 'styled-components';
+import type { Me } from '../api/me';
 import { useTitle } from '../app/use-title';
 import { Stack } from '../kit/Panel';
-import type { Me } from '../api/me';
 import { ChecklistsPanel } from './ChecklistsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
+import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { StuckPanel } from './StuckPanel';
-import { TermsPanel } from './TermsPanel';
+import { AddressPanel, CostsPanel } from './TermsPanel';
 
 const Page = styled.main`
   max-width: 60rem;
@@ -15,29 +16,36 @@ const Page = styled.main`
   padding: 1rem clamp(0.7rem, 2vw, 1.4rem) 3rem;
 `;
 
-/** What a firm sets for itself: the charging equipment it fits, and what the options cost it. */
+/** What a firm sets for itself, a section at a time. */
 export default function FirmPage() {
-  useTitle('Firm settings');
   const me = useOutletContext<Me>();
+  const { section = 'equipment' } = useParams();
+  const [at, name] = FIRM_SECTIONS.find(([each]) => each === section) ?? [null, ''];
+  useTitle('Firm settings', name);
+  if (at === null) return <Navigate to="/firm" replace />;
   return (
     <Page id="main">
       <Stack>
-        <div>
-          <Link to="/">Jobs</Link>
-          <h1>Firm settings</h1>
-          <p className="quiet">
-            Kinds of equipment to fill new chargers in from, and what the options cost and how long they take here.
-          </p>
-        </div>
-        <p>
-          <Link to="/firm/rules">Rules: which hold where, and what they say</Link>
-        </p>
+        <h1>Firm settings</h1>
+        <FirmNav />
         <StuckPanel me={me} />
-        <EquipmentPanel />
-        <TermsPanel />
-        <ChecklistsPanel me={me} />
-        <FirmRecordPanel />
+        <Section at={at} me={me} />
       </Stack>
     </Page>
   );
+}
+
+function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
+  switch (at) {
+    case 'address':
+      return <AddressPanel />;
+    case 'costs':
+      return <CostsPanel />;
+    case 'checklists':
+      return <ChecklistsPanel me={me} />;
+    case 'record':
+      return <FirmRecordPanel />;
+    default:
+      return <EquipmentPanel />;
+  }
 }

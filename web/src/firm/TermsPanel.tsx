@@ -20,26 +20,81 @@ import { NumberInput } from '../kit/NumberInput';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
+import { useDraft } from './use-draft';
 
-/** What the options cost the firm and how long they take. */
-export function TermsPanel() {
+/** A form over the firm’s terms once they are there; each saves its own part of them. */
+function TermsOf({
+  title,
+  children,
+}: {
+  readonly title: string;
+  readonly children: (terms: FirmTerms, save: (terms: FirmTerms) => Promise<void>) => React.ReactNode;
+}) {
   const { data, error, mutate } = useFirmTerms();
   const { refresh } = useMe();
   return (
-    <Panel aria-label="The firm’s address, and what the options cost">
-      <h2>The firm’s address, and what the options cost</h2>
+    <Panel aria-label={title}>
+      <h2>{title}</h2>
       {error && !data && <Notice kind="act" title="The firm’s terms could not be loaded." />}
       {!data && !error && <Waiting />}
-      {data && (
-        <TermsForm
-          terms={data.terms}
-          onSave={async (terms) => {
-            await mutate(await putFirmTerms(terms), false);
-            refresh();
-          }}
-        />
-      )}
+      {data &&
+        children(data.terms, async (terms) => {
+          await mutate(await putFirmTerms(terms), false);
+          refresh();
+        })}
     </Panel>
+  );
+}
+
+interface FormProps {
+  readonly terms: FirmTerms;
+  readonly onSave: (terms: FirmTerms) => Promise<void>;
+}
+
+/** What packs and letters are written under. */
+export function AddressPanel() {
+  return (
+    <TermsOf title="What packs and letters are written under">
+      {(terms, save) => <AddressForm terms={terms} onSave={save} />}
+    </TermsOf>
+  );
+}
+
+/** What the options cost the firm and how long they take. */
+export function CostsPanel() {
+  return <TermsOf title="What the options cost">{(terms, save) => <CostsForm terms={terms} onSave={save} />}</TermsOf>;
+}
+
+type Said = { readonly kind: 'note' | 'act'; readonly title: string } | null;
+
+/** Saves, and says so; or says why not, with everything still typed. */
+function Saving({
+  isChanged,
+  save,
+  done,
+}: {
+  readonly isChanged: boolean;
+  readonly save: () => Promise<void>;
+  readonly done: string;
+}) {
+  const [said, setSaid] = useState<Said>(null);
+  const press = async (): Promise<void> => {
+    try {
+      await save();
+      setSaid({ kind: 'note', title: done });
+    } catch (failed) {
+      setSaid({ kind: 'act', title: failed instanceof Error ? failed.message : 'It could not be saved.' });
+    }
+  };
+  return (
+    <>
+      <Row>
+        <MainButton onPress={() => void press()}>Save</MainButton>
+        {isChanged && <span className="quiet">Not saved yet; kept in this tab.</span>}
+      </Row>
+      {said && !isChanged && <Notice kind={said.kind} title={said.title} />}
+      {said?.kind === 'act' && isChanged && <Notice kind="act" title={said.title} />}
+    </>
   );
 }
 
@@ -49,19 +104,41 @@ const CONTACT = [
   { field: 'email', label: 'E-mail', maxLength: 200 },
 ] as const;
 
-function TermsForm({
-  terms,
-  onSave,
-}: {
-  readonly terms: FirmTerms;
-  readonly onSave: (terms: FirmTerms) => Promise<void>;
-}) {
+function AddressForm({ terms, onSave }: FormProps) {
+  const { draft, isChanged, change, settle } = useDraft('address', terms.contact ?? {});
+  return (
+    <Stack>
+      <FieldGrid>
+        {CONTACT.map(({ field, label, maxLength }) => (
+          <TextInput
+            key={field}
+            label={label}
+            value={draft[field] ?? ''}
+            maxLength={maxLength}
+            onChange={(text) => {
+              change({ ...draft, [field]: text });
+            }}
+          />
+        ))}
+      </FieldGrid>
+      <Saving
+        isChanged={isChanged}
+        done="Saved. Packs and letters are written under it from now on."
+        save={async () => {
+          await onSave({ ...terms, contact: draft });
+          settle(draft);
+        }}
+      />
+    </Stack>
+  );
+}
+
+function CostsForm({ terms, onSave }: FormProps) {
   const { me } = useMe();
   // What stands where the firm sets nothing: its rules without its own terms.
   const rules = me ? rulesFor(undefined, { ...me.rules, terms: new NoTerms() }) : gbDefault;
-  const [draft, setDraft] = useState(terms);
-  const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
-  const changeOption = (option: OptionKind, change: Partial<FirmOptionTerms>): void => {
+  const { draft, isChanged, change, settle } = useDraft('costs', { options: terms.options, bands: terms.bands });
+  const changeOption = (option: OptionKind, values: Partial<FirmOptionTerms>): void => {
     const usual = rules.optionTerms.value[option];
     const now: FirmOptionTerms = draft.options.find((each) => each.option === option) ?? {
       option,
@@ -69,32 +146,10 @@ function TermsForm({
       fromWeeks: usual.waitWeeks[0],
       toWeeks: usual.waitWeeks[1],
     };
-    setDraft({ ...draft, options: [...draft.options.filter((each) => each.option !== option), { ...now, ...change }] });
-  };
-  const save = async (): Promise<void> => {
-    try {
-      await onSave(draft);
-      setSaid({ kind: 'note', title: 'Saved. Every survey of the firm compares with these now.' });
-    } catch (failed) {
-      setSaid({ kind: 'act', title: failed instanceof Error ? failed.message : 'It could not be saved.' });
-    }
+    change({ ...draft, options: [...draft.options.filter((each) => each.option !== option), { ...now, ...values }] });
   };
   return (
     <Stack>
-      <h3>What packs and letters are written under</h3>
-      <FieldGrid>
-        {CONTACT.map(({ field, label, maxLength }) => (
-          <TextInput
-            key={field}
-            label={label}
-            value={draft.contact?.[field] ?? ''}
-            maxLength={maxLength}
-            onChange={(text) => {
-              setDraft({ ...draft, contact: { ...draft.contact, [field]: text } });
-            }}
-          />
-        ))}
-      </FieldGrid>
       <h3>Cost bands</h3>
       <p className="quiet">A band is what the firm calls it: an amount, or a word.</p>
       <FieldGrid>
@@ -105,7 +160,7 @@ function TermsForm({
             value={draft.bands.find((each) => each.band === band)?.words ?? ''}
             maxLength={40}
             onChange={(words) => {
-              setDraft({ ...draft, bands: [...draft.bands.filter((each) => each.band !== band), { band, words }] });
+              change({ ...draft, bands: [...draft.bands.filter((each) => each.band !== band), { band, words }] });
             }}
           />
         ))}
@@ -154,10 +209,14 @@ function TermsForm({
           </Stack>
         );
       })}
-      <Row>
-        <MainButton onPress={() => void save()}>Save</MainButton>
-      </Row>
-      {said && <Notice kind={said.kind} title={said.title} />}
+      <Saving
+        isChanged={isChanged}
+        done="Saved. Every survey of the firm compares with these now."
+        save={async () => {
+          await onSave({ ...terms, ...draft });
+          settle(draft);
+        }}
+      />
     </Stack>
   );
 }

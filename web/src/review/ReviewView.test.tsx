@@ -13,14 +13,14 @@ describe('the review of a survey', () => {
     await settled();
     expect(region('Route').textContent).toContain('Ask, then fit');
     const claims = within(region('Who confirmed what')).getAllByRole('listitem');
-    expect(claims.find((each) => each.textContent?.includes('Service not looped'))?.textContent).toContain('Assumed');
-    expect(claims.find((each) => each.textContent?.includes('Cut-out'))?.textContent).toContain('Confirmed');
+    expect(claims.find((each) => each.textContent.includes('Service not looped'))?.textContent).toContain('Assumed');
+    expect(claims.find((each) => each.textContent.includes('Cut-out'))?.textContent).toContain('Confirmed');
     expect(region('Since the last pack').textContent).toContain('No pack has been signed yet.');
   });
 
   it('hands back with a comment, which is asked at its place and answered there', async () => {
     const { survey, goTo, assessment } = await atSurvey('review', { answers: ANSWERS, me: { name: 'Maren Tester' } });
-    type('What is to be put right or explained', 'Which way does the tail go?');
+    type('What is to be corrected or explained', 'Which way does the tail go?');
     press('Hand it back with this');
     expect(survey().comments).toMatchObject([
       { station: 'cut-out', says: 'Which way does the tail go?', by: 'Maren Tester' },

@@ -298,7 +298,7 @@ function HandBack() {
             />
           </FieldGrid>
           <TextInput
-            label="What is to be put right or explained"
+            label="What is to be corrected or explained"
             lines
             rows={2}
             value={says}

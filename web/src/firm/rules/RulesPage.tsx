@@ -1,9 +1,10 @@
-import { Link, useOutletContext } from 'react-router';
+import { useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { useTitle } from '../../app/use-title';
 import { useMe, type Me } from '../../api/me';
 import { Notice } from '../../kit/Notice';
 import { Stack } from '../../kit/Panel';
+import { FirmNav } from '../FirmNav';
 import { ComparePanel } from './ComparePanel';
 import { HousePanel } from './HousePanel';
 import { RuleSetsPanel } from './RuleSetsPanel';
@@ -27,12 +28,12 @@ export default function RulesPage() {
     <Page id="main">
       <Stack>
         <div>
-          <Link to="/firm">Firm settings</Link>
           <h1>Rules</h1>
           <p className="quiet">
             What decides the route. Every assessment names its rules and their version; a signed pack keeps its own.
           </p>
         </div>
+        <FirmNav />
         {!may && (
           <Notice kind="note" title="Rules are changed by the firm’s supervisors. You can read and compare them." />
         )}

@@ -40,7 +40,7 @@ export default function PackStation() {
             <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
               {back.map(({ id, says, at }) => (
                 <li key={id}>
-                  <Link to={at === 'firm' ? '/firm' : `../${at}`} relative="path">
+                  <Link to={at === 'firm' ? '/firm/address' : `../${at}`} relative="path">
                     {says}
                   </Link>
                 </li>
