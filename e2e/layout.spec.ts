@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, newJob, signIn, test } from './journey';
 import { layoutFaults } from './layout';
 
-const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'history'];
+const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'review', 'history'];
 
 /** Where the application itself may break: each with a heading of its own. */
 const PAGES = [
@@ -29,13 +29,14 @@ const WIDTHS = [360, 768, 1280] as const;
 /** Goes there as a link within the application does: nothing is loaded anew. */
 async function goWithin(page: Page, path: string): Promise<void> {
   const heading = page.getByRole('heading', { level: 1 }).first();
-  const before = await heading.innerText();
+  const before = await page.title();
   const at = new URL(page.url()).pathname;
   await page.evaluate((to) => {
     window.history.pushState({}, '', to);
     window.dispatchEvent(new PopStateEvent('popstate'));
   }, path);
-  if (at !== path) await expect(heading).not.toHaveText(before);
+  // Every page has a title of its own.
+  if (at !== path) await expect.poll(() => page.title()).not.toBe(before);
   await expect(heading).toBeVisible();
   await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
 }

@@ -1,6 +1,6 @@
 /**
  * The worst of many days, from the worst of each day seen: a Gumbel distribution fitted by L-moments.
- * Source: b0 the mean, b1 = Σ (i − 1)/(n − 1) x₍ᵢ₎ / n with x sorted upwards; scale β = (2 b1 − b0)/ln 2; location
+ * Source: b0 the mean, b1 = Σ (i − 1)/(n − 1) x(i) / n with x sorted upwards; scale β = (2 b1 − b0)/ln 2; location
  * μ = b0 − 0.5772 β.
  */
 export interface GumbelFit {

@@ -29,6 +29,8 @@ function family(pack: string, weight: number): FontFile[] {
     // Ohms, and names in other alphabets.
     fontFile('noto-sans', `greek-${weight}`),
     fontFile('noto-sans', `cyrillic-${weight}`),
+    // Roots, arrows, at most and at least; in one weight.
+    fontFile('noto-sans-math', 'latin-400'),
   ];
 }
 

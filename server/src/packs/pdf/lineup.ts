@@ -26,6 +26,22 @@ export function drawLineupOn(page: Page, lineup: Lineup): void {
   }
 }
 
+/** Below this nobody reads the drawing. */
+const LEAST_SCALE = SCALE * 0.55;
+
+/** The supply tree made as small as it takes to stand whole on what is left of the page; left out where it could not be read so. */
+export function drawLineupInto(page: Page, lineup: Lineup): void {
+  const { rows, links } = drawLineup(lineup, DRAWN_WIDTH);
+  const height = rows.reduce((sum, row) => sum + row.height, 0);
+  const scale = Math.min(SCALE, (page.left - 12) / height);
+  if (scale < LEAST_SCALE) return;
+  page.drawn(height * scale, words(lineup, 0, rows.length), (doc) => {
+    doc.scale(scale);
+    for (const mark of links) drawMark(doc, mark);
+    for (const row of rows) for (const mark of row.marks) drawMark(doc, mark);
+  });
+}
+
 /** The drawing in words, for those who hear it. */
 function words({ rows }: Lineup, from: number, count: number): string {
   return rows

@@ -7,6 +7,14 @@ const INK = '#17212b';
 const QUIET = '#4a5661';
 const FOOT = 60;
 
+/** What a heading of the second level takes, with the room before it. */
+const HEADING = 34;
+
+interface Heading {
+  readonly level: 1 | 2;
+  readonly text: string;
+}
+
 interface TextStyle {
   readonly face?: Face;
   readonly size?: number;
@@ -21,6 +29,7 @@ export class Page {
   readonly doc: PDFKit.PDFDocument;
   private readonly root: PDFKit.PDFStructureElement;
   private y = MARGIN;
+  private readonly waiting: Heading[] = [];
 
   constructor(info: { title: string; author: string; subject: string; at: string }) {
     this.doc = new PDFDocument({
@@ -39,8 +48,13 @@ export class Page {
     this.doc.addStructure(this.root);
   }
 
+  /** A heading; one of the second level is kept until what it heads is written, so that it never stands alone at the foot of a page. */
   heading(level: 1 | 2, text: string): void {
-    this.room(level === 1 ? 60 : 70);
+    this.waiting.push({ level, text });
+    if (level === 1) this.head(0);
+  }
+
+  private writeHeading({ level, text }: Heading): void {
     if (level === 2) this.y += 10;
     this.tagged(this.root, level === 1 ? 'H1' : 'H2', () => {
       this.write(text, MARGIN, WIDTH, { face: 'bold', size: level === 1 ? 20 : 12.5 });
@@ -56,8 +70,8 @@ export class Page {
     this.y += 4;
   }
 
-  /** A table of two or three columns, its first column the headings of its rows. */
-  table(rows: readonly (readonly { text: string; style?: TextStyle }[])[], widths: readonly number[]): void {
+  /** A table of two or three columns, its first column the headings of its rows; `gap` stands over and under each line, in points. */
+  table(rows: readonly (readonly { text: string; style?: TextStyle }[])[], widths: readonly number[], gap = 3): void {
     const table = this.doc.struct('Table');
     this.root.add(table);
     for (const cells of rows) {
@@ -81,7 +95,7 @@ export class Page {
         left += width;
       });
       row.end();
-      this.y = lowest + 3;
+      this.y = lowest + gap;
       this.artifact(() => {
         this.doc
           .moveTo(MARGIN, this.y)
@@ -90,7 +104,7 @@ export class Page {
           .strokeColor('#c9cfd4')
           .stroke();
       });
-      this.y += 3;
+      this.y += gap;
     }
     table.end();
   }
@@ -113,11 +127,12 @@ export class Page {
 
   /** How much of this page is left, in points. */
   get left(): number {
-    return this.doc.page.height - FOOT - this.y;
+    return this.doc.page.height - FOOT - this.y - this.waiting.length * HEADING;
   }
 
   /** Writes the foot of every page and closes the document; the finished bytes. */
   async finish(foot: (page: number, pages: number) => string): Promise<Buffer> {
+    this.head(0);
     const { start, count } = this.doc.bufferedPageRange();
     for (let index = start; index < start + count; index += 1) {
       this.doc.switchToPage(index);
@@ -152,10 +167,29 @@ export class Page {
     this.doc.endMarkedContent();
   }
 
+  /** Goes on at the top of the next page. */
+  next(): void {
+    this.head(0);
+    this.doc.addPage();
+    this.y = MARGIN;
+  }
+
   private room(height: number): void {
+    if (this.waiting.length > 0) this.head(height);
     if (this.y + height <= this.doc.page.height - FOOT) return;
     this.doc.addPage();
     this.y = MARGIN;
+  }
+
+  /** Writes the headings that wait, on the page where the height after them fits. */
+  private head(height: number): void {
+    const waiting = this.waiting.splice(0);
+    const tall = waiting.length * HEADING + height;
+    if (this.y + tall > this.doc.page.height - FOOT && this.y > MARGIN) {
+      this.doc.addPage();
+      this.y = MARGIN;
+    }
+    for (const heading of waiting) this.writeHeading(heading);
   }
 
   private height(text: string, width: number, { face = 'regular', size = 10 }: TextStyle): number {
