@@ -75,7 +75,7 @@ async function commission(page, bench) {
 
 /** Name, size, light, job (part of its place), station or page, buttons to press there or what to do, part to bring to the top. */
 const VIEWS = [
-  ['jobs', DESK, 'paper'],
+  ['jobs', DESK, 'paper', undefined, '/?order=next'],
   ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
@@ -87,10 +87,11 @@ const VIEWS = [
   ['pack', DESK, 'paper', 'Larkrise', 'pack', handIn, '^Packs'],
   ['tests', DESK, 'paper', 'Larkrise', 'tests', test, '^Tests of'],
   ['diary', DESK, 'paper', undefined, '/diary'],
+
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'commissioning', commission, '^Commissioning'],
-  ['rules', DESK, 'paper', undefined, '/firm/rules', undefined, 'Two sets of rules'],
+  ['review', DESK, 'paper', 'Candlemas', 'review'],
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
   ['phone-jobs', PHONE, 'paper'],
