@@ -22,9 +22,15 @@ class Thumb {
   }
   async keys(text: string): Promise<void> {
     const pad = this.card.getByRole('group', { name: /^Keys for/ });
+    const box = this.card.getByRole('textbox').first();
+    let keyed = '';
+    // The pad of the next figure comes once the one before is taken: a thumb looks before it presses.
+    await expect(box).toHaveValue('');
     for (const key of text) {
       this.taps += 1;
       await pad.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click();
+      keyed += key;
+      await expect(box).toHaveValue(keyed);
     }
   }
   /** The figure that has been keyed is complete. */
