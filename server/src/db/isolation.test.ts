@@ -74,9 +74,11 @@ const TABLE: Readonly<Record<string, Answers>> = {
   'POST /api/reports': { nobody: 422, other: 422 },
   'GET /api/feed/:key/diary.ics': { nobody: 404, other: 404 },
   'GET /api/me': ofFirm(),
+  'GET /api/people': ofFirm(),
   'GET /api/jobs': ofFirm(),
   'POST /api/jobs': ofThing({ other: EMPTY }),
   'GET /api/jobs/:jobId': ofThing(),
+  'PATCH /api/jobs/:jobId': ofThing({ other: EMPTY }),
   'GET /api/jobs/:jobId/survey': ofThing(),
   'POST /api/jobs/:jobId/survey/revisions': ofThing({ other: EMPTY }),
   'GET /api/jobs/:jobId/survey/revisions': ofThing(),
@@ -219,8 +221,8 @@ describe('what a firm owns', () => {
 
   it('is in nobody else’s list, however searched for', async () => {
     const other = await bench.as('bea@b.example');
-    expect((await other.get('/api/jobs').expect(200)).body).toEqual({ jobs: [], total: 0 });
-    expect((await other.get('/api/jobs?search=Test').expect(200)).body).toEqual({ jobs: [], total: 0 });
+    expect((await other.get('/api/jobs').expect(200)).body).toEqual({ jobs: [], total: 0, stages: {} });
+    expect((await other.get('/api/jobs?search=Test').expect(200)).body).toEqual({ jobs: [], total: 0, stages: {} });
   });
 
   it('cannot be taken over by making a job of the same id', async () => {
@@ -282,7 +284,7 @@ const CHANGED: Readonly<Record<string, string>> = {
   firms: 'next_job_number next_pack_number',
   house_rules: 'changed_at changed_by rules',
   instruments: 'calibration_due name retired serial',
-  jobs: 'answer changed_at next_question place revision_id revision_seq route state survey',
+  jobs: 'answer archived_at assigned_to changed_at due_on due_what fitting_on next_question place revision_id revision_seq route state survey survey_on',
   known_places: 'seen_at',
   log_mappings: 'changed_at mapping',
   submissions: 'reference state tries',

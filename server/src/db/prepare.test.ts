@@ -6,6 +6,7 @@ import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client, Pool } from 'pg';
+import { JOB_STATES } from '../jobs/queries';
 import { loadDemo } from '../demo/load';
 import { packArchive, packDocument } from '../packs/queries';
 import { inFirm } from './firm-scope';
@@ -75,6 +76,7 @@ describe('preparing a database', () => {
       '017_tasks.sql',
       '018_storage_and_answers.sql',
       '019_found_by.sql',
+      '020_job_list.sql',
     ]);
     await client.end();
   });
@@ -96,8 +98,12 @@ describe('preparing a database', () => {
       pictures: [{ key: 'k' }],
     });
     expect(await inFirm(app, firm, (db) => packDocument(db, PACK))).toEqual(Buffer.from('pdf'));
-    const tasks = await owner.query('SELECT kind, about, attempts FROM tasks');
-    expect(tasks.rows).toEqual([{ kind: 'hand-in', about: SUBMISSION, attempts: 3 }]);
+    const tasks = await owner.query('SELECT kind, about, attempts FROM tasks ORDER BY kind');
+    expect(tasks.rows).toEqual([
+      { kind: 'hand-in', about: SUBMISSION, attempts: 3 },
+      // What the list of jobs is ordered by is worked out once for every job.
+      { kind: 'resummarise', about: FIRM, attempts: 0 },
+    ]);
     const stored = await owner.query('SELECT bytes::int FROM firm_storage');
     expect(stored.rows).toEqual([{ bytes: 7 }]);
     const people = await owner.query('SELECT generation, ended_at FROM people');
@@ -106,7 +112,7 @@ describe('preparing a database', () => {
     rmSync(before, { recursive: true });
   });
 
-  it('loads the demo once: ten jobs at different stages, every survey valid, one signed off', async () => {
+  it('loads the demo once: a week of jobs at every stage, some late, every survey valid, none signed with anything missing', async () => {
     const url = await emptyDatabase();
     const [owner, app] = [
       new Pool({ connectionString: url }),
@@ -117,14 +123,18 @@ describe('preparing a database', () => {
     const jobs = await owner.query<{ survey: unknown; state: string; route: string }>(
       'SELECT survey, state, route FROM jobs',
     );
-    expect(jobs.rows).toHaveLength(10);
-    expect(new Set(jobs.rows.map(({ state }) => state))).toEqual(new Set(['to-survey', 'surveying', 'signed-off']));
+    expect(jobs.rows.length).toBeGreaterThanOrEqual(24);
+    expect(new Set(jobs.rows.map(({ state }) => state))).toEqual(new Set(JOB_STATES));
+    const late = await owner.query("SELECT 1 FROM jobs WHERE state <> 'closed' AND due_on < current_date");
+    expect(late.rowCount).toBeGreaterThan(1);
     for (const { survey, route } of jobs.rows) {
       const read = readSurvey(survey);
       expect('survey' in read && assess(read.survey, gbDefault).route.way).toBe(route);
     }
     expect((await owner.query('SELECT 1 FROM people')).rowCount).toBe(4);
-    expect((await owner.query('SELECT reason FROM packs')).rows).toEqual([{ reason: null }]);
+    const packs = await owner.query<{ reason: string | null }>('SELECT reason FROM packs');
+    expect(packs.rows.length).toBeGreaterThan(8);
+    expect(packs.rows.filter(({ reason }) => reason !== null)).toEqual([]);
     await Promise.all([owner.end(), app.end()]);
   });
 });
