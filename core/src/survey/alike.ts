@@ -1,6 +1,6 @@
 import { blankSurvey } from './blank';
 import type { Load } from './load';
-import type { Cable, SupplyNode } from './supply';
+import type { SupplyNode } from './supply';
 import type { AddressParts } from './address';
 import type { PenProtection } from './circuit';
 import type { Place } from './place';
@@ -9,17 +9,16 @@ import type { Survey } from './survey';
 import { assumedLoad } from './assumed';
 
 /**
- * A survey of a house like one surveyed before: its shape, ratings, loads and new equipment are there to start from, and nothing of them counts as seen. What can only
- * be found out at the house itself — customer, meter point, readings, photographs, checks, lengths, the cut-out’s evidence, earth, loop, tests — is open again.
+ * A survey of a house like one surveyed before: the shape of its supply, its loads and its new equipment are there to start from; each load is assumed until it is
+ * confirmed. What can only be found out at the house itself is open again: customer, meter point, phases, ratings, cables, readings, photographs, checks, earth, loop, tests.
  *
  * @example alikeSurvey(numberSeven, addressOf('9 Hollow Row, Netherby'))
  */
 export function alikeSurvey(like: Survey, place: AddressParts): Survey {
-  const supply = { ...like.supply, nodes: like.supply.nodes.map(alikeNode) };
   return {
     ...blankSurvey(),
     place: { ...alikePlace(like.place), ...place },
-    supply,
+    supply: { nodes: like.supply.nodes.map(alikeNode) },
     loads: like.loads.map((load): Load => assumedLoad(load)),
     proposals: like.proposals.map(alikeProposal),
   };
@@ -39,18 +38,19 @@ function alikePlace({
   return rest;
 }
 
-/** A node with what it is and what it is marked with; how long its cable is and what was seen of it are the other house’s. */
-function alikeNode(node: SupplyNode): SupplyNode {
-  const { checks: _checks, evidence, evidenceNote: _note, cable, sharedReason: _reason, ...rest } = node;
+/**
+ * A node as part of the shape: what it is, what it hangs from, what it is called, and what is planned there. Ratings, cables and whatever else was read or
+ * seen at the other house are asked for again: a rating that nobody has read here would count as known.
+ */
+function alikeNode({ id, kind, fedFrom, label, phase, planned }: SupplyNode): SupplyNode {
   return {
-    ...rest,
-    ...(evidence === undefined ? {} : { evidence: 'assumed' as const }),
-    ...(cable ? { cable: alikeCable(cable) } : {}),
+    id,
+    kind,
+    ...(fedFrom === undefined ? {} : { fedFrom }),
+    ...(label === undefined ? {} : { label }),
+    ...(phase === undefined ? {} : { phase }),
+    ...(planned === undefined ? {} : { planned }),
   };
-}
-
-function alikeCable({ lengthM: _length, terminalsFor90: _terminals, ...rest }: Cable): Cable {
-  return rest;
 }
 
 /** New equipment as it was chosen and set; its way, its place, its tests and what its maker declares for the site are not copied. */

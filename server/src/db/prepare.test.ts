@@ -1,4 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
+import { JOB_STATES } from '@keen-gauge/core/calendar/job-list';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { randomUUID } from 'node:crypto';
@@ -6,7 +7,6 @@ import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client, Pool } from 'pg';
-import { JOB_STATES } from '../jobs/queries';
 import { loadDemo } from '../demo/load';
 import { packArchive, packDocument } from '../packs/queries';
 import { inFirm } from './firm-scope';

@@ -140,7 +140,7 @@ it('a job for a house like another starts from its survey; of another firm there
       id: randomUUID(),
       parentId: like.revisionId,
       changes: [
-        { kind: 'set', path: ['supply', 'phases'], to: 1 },
+        { kind: 'set', path: ['supply', 'nodes', 'board', 'label'], to: 'Board in the hall' },
         { kind: 'set', path: ['place', 'customerName'], to: 'A. Quillfeather' },
       ],
     })
@@ -148,8 +148,10 @@ it('a job for a house like another starts from its survey; of another firm there
   const id = randomUUID();
   const body = { id, place: '9 Hollow Row, Netherby', wanted: 'A charger', like: like.id };
   await anna.post('/api/jobs').send(body).expect(201);
-  const { survey } = (await anna.get(`/api/jobs/${id}/survey`)).body as { survey: { supply: object; place: object } };
-  expect(survey.supply).toMatchObject({ phases: 1 });
+  const { survey } = (await anna.get(`/api/jobs/${id}/survey`)).body as {
+    survey: { supply: { nodes: object[] }; place: object };
+  };
+  expect(survey.supply.nodes).toContainEqual(expect.objectContaining({ id: 'board', label: 'Board in the hall' }));
   expect(survey.place).toEqual({ addressLine1: '9 Hollow Row', town: 'Netherby' });
   const bea = await bench.as('bea@b.example');
   await bea

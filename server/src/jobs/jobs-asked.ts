@@ -1,9 +1,10 @@
 import { ROUTE_WAYS } from '@keen-gauge/core/route/route';
 import { isUUID } from 'class-validator';
-import { JOB_ORDERS, JOB_STATES, type JobsAsked } from './queries';
+import { JOB_ORDERS, JOB_STATES, JOBS_PAGE } from '@keen-gauge/core/calendar/job-list';
+import type { JobsAsked } from './queries';
 
 /** What an address asks of the list of jobs. What means nothing there asks for nothing: an old address still shows jobs. */
-export function jobsAsked(query: Readonly<Record<string, unknown>>): Omit<JobsAsked, 'limit'> {
+export function jobsAsked(query: Readonly<Record<string, unknown>>): JobsAsked {
   const { search, page, person } = query;
   const oneOf = <T extends string>(values: readonly T[], name: string): T | undefined =>
     values.find((value) => value === query[name]);
@@ -18,9 +19,7 @@ export function jobsAsked(query: Readonly<Record<string, unknown>>): Omit<JobsAs
     archived: query['archived'] === 'yes',
     order: oneOf(JOB_ORDERS, 'order') ?? 'changed',
     byStage: query['group'] === 'stage',
-    offset: at * PAGE,
+    limit: JOBS_PAGE,
+    offset: at * JOBS_PAGE,
   };
 }
-
-/** Jobs to a page. */
-export const PAGE = 50;

@@ -1,21 +1,11 @@
 import type { AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import type { ClockId } from '@keen-gauge/core/calendar/clocks';
+import { JOB_STATES, type JobOrder, type JobState } from '@keen-gauge/core/calendar/job-list';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { PoolClient } from 'pg';
 import { takenId } from '../http/problem';
 import type { JobSummary } from './summary';
-
-export const JOB_STATES = [
-  'to-survey',
-  'surveying',
-  'signed-off',
-  'with-operator',
-  'answered',
-  'fitted',
-  'closed',
-] as const;
-export type JobState = (typeof JOB_STATES)[number];
 
 export interface JobRow {
   readonly id: string;
@@ -54,14 +44,12 @@ const FROM = 'FROM jobs j JOIN people p ON p.id = j.created_by LEFT JOIN people 
 const ORDERS = {
   changed: 'j.changed_at DESC',
   next: `${NEXT_ON} ASC NULLS LAST`,
-  stage: 'array_position($2::text[], j.state)',
+  stage: `array_position(ARRAY[${JOB_STATES.map((state) => `'${state}'`).join(', ')}], j.state)`,
   route: `array_position(ARRAY['hold', 'ask-then-fit', 'fit-then-notify'], j.route)`,
   person: 'a.name ASC NULLS FIRST',
   place: 'lower(j.place)',
   number: 'j.number DESC',
-} as const;
-export type JobOrder = keyof typeof ORDERS;
-export const JOB_ORDERS = Object.keys(ORDERS) as readonly JobOrder[];
+} as const satisfies Readonly<Record<JobOrder, string>>;
 
 /** What of the firm’s jobs is to be seen, and in what order. What is left out asks for nothing. */
 export interface JobsAsked {
@@ -87,9 +75,9 @@ export interface JobsFound {
   readonly stages: Partial<Record<JobState, number>>;
 }
 
-/** The firm’s jobs as asked for, seen from a day, with how many there are of each stage. */
+/** A page of the firm’s jobs as asked for, seen from a day, with how many there are of each stage: the jobs are looked through once for both. */
 export async function findJobs(db: PoolClient, today: string, asked: JobsAsked): Promise<JobsFound> {
-  const values: unknown[] = [today, JOB_STATES];
+  const values: unknown[] = [today];
   const put = (value: unknown): string => `$${values.push(value)}`;
   const wanted = [`j.archived_at IS ${asked.archived ? 'NOT ' : ''}NULL`];
   if (asked.words.length > 0)
@@ -102,22 +90,24 @@ export async function findJobs(db: PoolClient, today: string, asked: JobsAsked):
   if (asked.person === 'nobody') wanted.push('j.assigned_to IS NULL');
   else if (asked.person !== undefined) wanted.push(`j.assigned_to = ${put(asked.person)}::uuid`);
   if (asked.late) wanted.push(`j.state <> 'closed' AND j.due_on < $1::date`);
-  const counted = await db.query<{ state: JobState; jobs: number }>(
-    `SELECT j.state, count(*)::int AS jobs FROM jobs j
-      WHERE $1::date IS NOT NULL AND cardinality($2::text[]) > 0 AND ${wanted.join(' AND ')} GROUP BY j.state`,
+  const ofStage = asked.state === undefined ? '' : `WHERE j.state = ${put(asked.state)}`;
+  const order = [...(asked.byStage ? [ORDERS.stage] : []), ORDERS[asked.order], ORDERS.changed, ORDERS.number].join(
+    ', ',
+  );
+  const found = await db.query<{ stages: JobsFound['stages']; at: string | null } & JobRow>(
+    `WITH found AS MATERIALIZED (SELECT j.id, j.state FROM jobs j WHERE ${wanted.join(' AND ')}),
+          counted AS (SELECT coalesce(json_object_agg(state, jobs), '{}') AS stages
+                        FROM (SELECT state, count(*)::int AS jobs FROM found GROUP BY state) AS each),
+          page AS (SELECT ${COLUMNS}, row_number() OVER (ORDER BY ${order}) AS at ${FROM} JOIN found f ON f.id = j.id ${ofStage}
+                    ORDER BY ${order} LIMIT ${put(asked.limit)} OFFSET ${put(asked.offset)})
+     SELECT counted.stages, page.*
+       FROM counted LEFT JOIN page ON true ORDER BY page.at`,
     values,
   );
-  const stages = Object.fromEntries(counted.rows.map(({ state, jobs }) => [state, jobs])) as JobsFound['stages'];
+  const stages = found.rows[0]?.stages ?? {};
   const total =
-    asked.state === undefined ? counted.rows.reduce((sum, { jobs }) => sum + jobs, 0) : (stages[asked.state] ?? 0);
-  if (asked.state !== undefined) wanted.push(`j.state = ${put(asked.state)}`);
-  const order = [...(asked.byStage ? [ORDERS.stage] : []), ORDERS[asked.order], ORDERS.changed, ORDERS.number];
-  const found = await db.query<JobRow>(
-    `SELECT ${COLUMNS} ${FROM} WHERE cardinality($2::text[]) > 0 AND ${wanted.join(' AND ')}
-      ORDER BY ${order.join(', ')} LIMIT ${put(asked.limit)} OFFSET ${put(asked.offset)}`,
-    values,
-  );
-  return { jobs: found.rows, total, stages };
+    asked.state === undefined ? Object.values(stages).reduce((sum, jobs) => sum + jobs, 0) : (stages[asked.state] ?? 0);
+  return { jobs: found.rows.flatMap(({ stages: _stages, at, ...job }) => (at === null ? [] : [job])), total, stages };
 }
 
 export async function jobById(db: PoolClient, id: string): Promise<JobRow | undefined> {

@@ -15,7 +15,7 @@ import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { firmRules } from '../firm/rules';
 import { personById } from '../people/queries';
 import { headOf } from '../surveys/queries';
-import { jobsAsked, PAGE } from './jobs-asked';
+import { jobsAsked } from './jobs-asked';
 import { archiveJob, assignJob, findJobs, insertJob, jobById } from './queries';
 import { summarise } from './summary';
 
@@ -47,7 +47,7 @@ export function jobRoutes(pool: Pool): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
-    const asked = { ...jobsAsked(request.query), limit: PAGE };
+    const asked = jobsAsked(request.query);
     response.json(await inFirm(pool, askerOf(request), (db) => findJobs(db, ukDay(new Date()), asked)));
   });
 

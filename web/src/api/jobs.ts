@@ -1,19 +1,9 @@
 import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
+import type { JobState } from '@keen-gauge/core/calendar/job-list';
 import type { ClockId } from '@keen-gauge/core/calendar/clocks';
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
-
-export const JOB_STATES = [
-  'to-survey',
-  'surveying',
-  'signed-off',
-  'with-operator',
-  'answered',
-  'fitted',
-  'closed',
-] as const;
-export type JobState = (typeof JOB_STATES)[number];
 
 export interface Job {
   readonly id: string;
@@ -56,8 +46,6 @@ export function stateWords({ state, answer }: Pick<Job, 'state' | 'answer'>): st
 
 /** How a job's number is written. */
 export const jobNumber = (number: number): string => `KG-${String(number).padStart(4, '0')}`;
-
-export const JOBS_PAGE = 50;
 
 export interface JobsFound {
   readonly jobs: readonly Job[];

@@ -1,13 +1,15 @@
 import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/route';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
-import { JOB_STATES, STATE_WORDS, type JobsFound, type JobState } from '../api/jobs';
+import { JOB_ORDERS, JOB_STATES, type JobState } from '@keen-gauge/core/calendar/job-list';
+import { STATE_WORDS, type JobsFound } from '../api/jobs';
 import { usePeople } from '../api/people';
 import { useMedia } from '../app/use-media';
 import { Button } from '../kit/Button';
+import { ROUTE_NAMES } from '../kit/RouteMark';
 import { More } from '../kit/More';
 import { Select } from '../kit/Select';
-import { filtersSet, ORDER_NAMES, ORDERS, type JobQuery } from './job-query';
+import { filtersSet, ORDER_NAMES, type JobQuery } from './job-query';
 
 const Filters = styled.div`
   display: grid;
@@ -38,12 +40,6 @@ const Toggle = styled(ToggleButton)`
     font-weight: 700;
   }
 `;
-
-const ROUTE_NAMES: Readonly<Record<RouteWay, string>> = {
-  'fit-then-notify': 'Fit, then notify',
-  'ask-then-fit': 'Ask, then fit',
-  hold: 'Hold: make safe',
-};
 
 /** Which of the jobs are to be seen, and in what order. */
 export function JobFilters({
@@ -97,7 +93,7 @@ export function JobFilters({
       <Select
         label="Sort by"
         value={query.order}
-        options={ORDERS.map((value) => ({ value, label: ORDER_NAMES[value] }))}
+        options={JOB_ORDERS.map((value) => ({ value, label: ORDER_NAMES[value] }))}
         onChange={(order) => {
           ask({ order });
         }}

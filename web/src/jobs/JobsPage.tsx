@@ -4,7 +4,8 @@ import { useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { useTitle } from '../app/use-title';
 import useSWR from 'swr';
-import { changeJob, JOB_STATES, jobNumber, JOBS_PAGE, STATE_WORDS, useJobs, type Job } from '../api/jobs';
+import { JOB_STATES, JOBS_PAGE } from '@keen-gauge/core/calendar/job-list';
+import { changeJob, jobNumber, STATE_WORDS, useJobs, type Job } from '../api/jobs';
 import { problemWords } from '../api/problem-words';
 import type { Me } from '../api/me';
 import { useMedia } from '../app/use-media';
@@ -230,8 +231,6 @@ function JobList({
 function nothingWords(query: JobQuery): string {
   const search = query.search.trim();
   if (filtersSet(query) > 0)
-    return search === ''
-      ? 'No job is like that.'
-      : `No job like that has “${search}” in it. Clear the filters to look at all.`;
+    return search === '' ? 'No job matches these filters.' : `No job that matches these filters has “${search}” in it.`;
   return search === '' ? 'No jobs yet. Press “New job” to start the first.' : `No job has “${search}” in it.`;
 }

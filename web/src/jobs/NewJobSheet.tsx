@@ -72,8 +72,8 @@ export function NewJobSheet({
         <Stack>
           {like && (
             <p className="quiet">
-              Starts from {jobNumber(like.number)} {like.place}: its line-up, loads and equipment. Everything that was
-              seen, measured or photographed there is asked again.
+              Starts from {jobNumber(like.number)} {like.place}: the shape of its supply, its loads and its equipment.
+              Ratings, cables and everything else seen, measured or photographed there is asked again.
             </p>
           )}
           <TextInput

@@ -1,7 +1,7 @@
+import { JOB_ORDERS, JOB_STATES } from '@keen-gauge/core/calendar/job-list';
 import { ROUTE_WAYS } from '@keen-gauge/core/route/route';
 import fc from 'fast-check';
-import { JOB_STATES } from '../api/jobs';
-import { filtersSet, ORDERS, readQuery, writeQuery, type JobQuery } from './job-query';
+import { filtersSet, readQuery, writeQuery, type JobQuery } from './job-query';
 
 const maybe = <T>(values: readonly T[]): fc.Arbitrary<T | undefined> =>
   fc.option(fc.constantFrom(...values), { nil: undefined });
@@ -12,7 +12,7 @@ const query: fc.Arbitrary<JobQuery> = fc.record({
   person: maybe(['nobody', '5f0c6f3e-8f0a-4d7e-9d6e-0a4f3f1f2a11']),
   late: fc.boolean(),
   archived: fc.boolean(),
-  order: fc.constantFrom(...ORDERS),
+  order: fc.constantFrom(...JOB_ORDERS),
   byStage: fc.boolean(),
   page: fc.nat(200),
 });

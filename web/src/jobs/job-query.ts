@@ -1,8 +1,8 @@
 import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/route';
 import { useSearchParams } from 'react-router';
-import { JOB_STATES, type JobState } from '../api/jobs';
+import { JOB_ORDERS, JOB_STATES, type JobOrder, type JobState } from '@keen-gauge/core/calendar/job-list';
 
-export const ORDER_NAMES = {
+export const ORDER_NAMES: Readonly<Record<JobOrder, string>> = {
   changed: 'Changed last',
   next: 'Next date',
   stage: 'Stage',
@@ -10,9 +10,7 @@ export const ORDER_NAMES = {
   person: 'Person',
   place: 'Place',
   number: 'Newest first',
-} as const;
-export type JobOrder = keyof typeof ORDER_NAMES;
-export const ORDERS = Object.keys(ORDER_NAMES) as readonly JobOrder[];
+};
 
 /** What of the jobs is to be seen: kept in the address, so that it can be sent to somebody and comes back with Back. */
 export interface JobQuery {
@@ -39,7 +37,7 @@ export function readQuery(address: URLSearchParams): JobQuery {
     person: address.get('person') ?? undefined,
     late: address.get('late') === 'yes',
     archived: address.get('archived') === 'yes',
-    order: oneOf(ORDERS, 'order') ?? 'changed',
+    order: oneOf(JOB_ORDERS, 'order') ?? 'changed',
     byStage: address.get('group') === 'stage',
     page: Number.isInteger(page) && page > 0 ? page : 0,
   };

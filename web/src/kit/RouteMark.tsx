@@ -1,7 +1,8 @@
 import type { RouteWay } from '@keen-gauge/core/route/route';
 import styled from 'styled-components';
 
-const WORDS: Readonly<Record<RouteWay, string>> = {
+/** The ways to the operator, as they are called. */
+export const ROUTE_NAMES: Readonly<Record<RouteWay, string>> = {
   'fit-then-notify': 'Fit, then notify',
   'ask-then-fit': 'Ask, then fit',
   hold: 'Hold: make safe',
@@ -48,7 +49,7 @@ const Frame = styled.span`
 /** The route: its shape, its words, its colour. */
 export function RouteMark({
   way,
-  words = WORDS[way],
+  words = ROUTE_NAMES[way],
   size = 20,
 }: {
   readonly way: RouteWay;
@@ -57,7 +58,7 @@ export function RouteMark({
   readonly size?: number;
 }) {
   return (
-    <Frame style={{ '--way': COLOURS[way], whiteSpace: words === WORDS[way] ? 'nowrap' : undefined }}>
+    <Frame style={{ '--way': COLOURS[way], whiteSpace: words === ROUTE_NAMES[way] ? 'nowrap' : undefined }}>
       <svg
         width={size}
         height={size}
