@@ -98,10 +98,12 @@ export async function findJobs(db: PoolClient, today: string, asked: JobsAsked):
     `WITH found AS MATERIALIZED (SELECT j.id, j.state FROM jobs j WHERE ${wanted.join(' AND ')}),
           counted AS (SELECT coalesce(json_object_agg(state, jobs), '{}') AS stages
                         FROM (SELECT state, count(*)::int AS jobs FROM found GROUP BY state) AS each),
-          page AS (SELECT ${COLUMNS}, row_number() OVER (ORDER BY ${order}) AS at ${FROM} JOIN found f ON f.id = j.id ${ofStage}
-                    ORDER BY ${order} LIMIT ${put(asked.limit)} OFFSET ${put(asked.offset)})
-     SELECT counted.stages, page.*
-       FROM counted LEFT JOIN page ON true ORDER BY page.at`,
+          page AS (SELECT j.id, row_number() OVER (ORDER BY ${order}) AS at
+                     FROM found f JOIN jobs j ON j.id = f.id LEFT JOIN people a ON a.id = j.assigned_to ${ofStage}
+                    ORDER BY at LIMIT ${put(asked.limit)} OFFSET ${put(asked.offset)})
+     SELECT counted.stages, page.at, job.*
+       FROM counted LEFT JOIN page ON true LEFT JOIN LATERAL (SELECT ${COLUMNS} ${FROM} WHERE j.id = page.id) AS job ON true
+      ORDER BY page.at`,
     values,
   );
   const stages = found.rows[0]?.stages ?? {};
