@@ -213,14 +213,14 @@ function Taken() {
     <Panel aria-label="Assumed">
       <h2>Assumed until answered</h2>
       {atWorst.length === 0 ? (
-        <p className="quiet">Nothing counts at its worst for want of an answer.</p>
+        <p className="quiet">No worst case is taken.</p>
       ) : (
         <>
-          <p className="quiet">Counted at its worst:</p>
+          <p className="quiet">Worst case taken until answered:</p>
           {list(atWorst)}
         </>
       )}
-      {usual.length > 0 && <More label={`${usual.length} counted as is usual`}>{list(usual)}</More>}
+      {usual.length > 0 && <More label={`${usual.length} usual values taken`}>{list(usual)}</More>}
     </Panel>
   );
 }

@@ -98,7 +98,7 @@ export function SizesPanel({ circuit }: { readonly circuit: CircuitAssessment })
           {shown.slice(0, 1).map(card)}
           {shown.length > 1 && (
             <More
-              label="The sizes beside it"
+              label="Other sizes"
               note={shown
                 .slice(1)
                 .map(({ sizeMm2 }) => `${sizeMm2} mm²`)

@@ -25,11 +25,7 @@ export function ArrangementPanel() {
       <h2>Earthing arrangement</h2>
       <Field path={['earthing', 'arrangement']} />
       {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
-      <More
-        label="Follow the earthing conductor"
-        note="where which arrangement it is has to be found out"
-        open={!known}
-      >
+      <More label="Follow the earthing conductor" note="if the arrangement is not known" open={!known}>
         <Stack style={{ '--gap': '0.6rem' }}>
           {EARTHING_SIGNS.map((sign) => (
             <Sign key={sign} sign={sign} />
