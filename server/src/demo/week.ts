@@ -20,8 +20,8 @@ interface Home {
 }
 
 let homes = 2001;
-/** A meter point number nobody has, with its check digit. */
-function number(): string {
+/** A meter point number nobody has, with its check digit; one for each home as it is written down below. */
+function nextMeterPoint(): string {
   const stem = `97000000${(homes += 1)}`;
   return `${stem}${checkDigit(stem)}`;
 }
@@ -42,12 +42,13 @@ const PICTURES: readonly DemoPicture[] = [
 /** A job of which no more is known than who rang. */
 function rung(home: Home): Scenario {
   const { line, town, postcode, customer, by = PIERS } = home;
+  const meterPoint = nextMeterPoint();
   return {
     ...home,
     place: `${line}, ${town}`,
     by,
     known: (s) => {
-      at(s, line, town, postcode, number(), customer);
+      at(s, line, town, postcode, meterPoint, customer);
     },
     stages: [],
   };

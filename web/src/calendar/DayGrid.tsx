@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { DiaryEntry } from '../api/diary';
 import { jobNumber } from '../api/jobs';
+import { BareButton } from '../kit/Button';
 import { shortDayWords } from './day-words';
 
 const Grid = styled.ol`
@@ -135,24 +136,13 @@ export function DayGrid({
                 </Entry>
               ))}
               {found.length > most && (
-                <button
-                  type="button"
-                  style={{
-                    minHeight: 44,
-                    border: 0,
-                    background: 'transparent',
-                    color: 'inherit',
-                    font: 'inherit',
-                    textAlign: 'left',
-                    textDecoration: 'underline',
-                    cursor: 'pointer',
-                  }}
-                  onClick={() => {
+                <BareButton
+                  onPress={() => {
                     onMore(day);
                   }}
                 >
                   {found.length - most} more
-                </button>
+                </BareButton>
               )}
             </li>
           );

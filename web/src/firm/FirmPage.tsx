@@ -19,10 +19,10 @@ const Page = styled.main`
 /** What a firm sets for itself, a section at a time. */
 export default function FirmPage() {
   const me = useOutletContext<Me>();
-  const { section = 'equipment' } = useParams();
+  const { section } = useParams();
   const [at, name] = FIRM_SECTIONS.find(([each]) => each === section) ?? [null, ''];
   useTitle('Firm settings', name);
-  if (at === null) return <Navigate to="/firm" replace />;
+  if (at === null) return <Navigate to="/firm/equipment" replace />;
   return (
     <Page id="main">
       <Stack>

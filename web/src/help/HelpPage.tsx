@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { Link, Navigate, NavLink, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import wording from '../../../docs/wording.md?raw';
 import { ShortcutList } from '../app/shortcuts';
 import { useTitle } from '../app/use-title';
 import { lazyPart } from '../kit/lazy-part';
-import { Panel, Row, Stack } from '../kit/Panel';
+import { PillNav } from '../kit/PillNav';
+import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { termsIn, termsWith } from './glossary';
 import { METHOD_NAMES, METHODS } from './methods';
@@ -32,22 +33,6 @@ const Terms = styled.dl`
   }
 `;
 
-const To = styled(NavLink)`
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0.2rem 0.9rem;
-  border: 1.5px solid var(--line);
-  border-radius: 2rem;
-  background: var(--surface);
-  color: var(--ink);
-  text-decoration: none;
-  &[aria-current='page'] {
-    border-color: var(--ink);
-    font-weight: 700;
-  }
-`;
-
 const TERMS = termsIn(wording);
 
 /** Help: the words, the keys, and how every figure is made. */
@@ -60,18 +45,13 @@ export default function HelpPage() {
     <Page id="main">
       <Stack>
         <h1>Help</h1>
-        <nav aria-label="Help">
-          <Row style={{ '--gap': '0.3rem' }}>
-            <To to="/help" end>
-              Words and keys
-            </To>
-            {METHODS.map((each) => (
-              <To key={each} to={`/help/${each}`}>
-                {METHOD_NAMES[each]}
-              </To>
-            ))}
-          </Row>
-        </nav>
+        <PillNav
+          label="Help"
+          parts={[
+            ['/help', 'Words and keys'],
+            ...METHODS.map((each): [string, string] => [`/help/${each}`, METHOD_NAMES[each]]),
+          ]}
+        />
         {method ? (
           <Panel aria-label={METHOD_NAMES[method]}>
             <MethodText method={method} />
