@@ -34,6 +34,18 @@ describe('what a survey rests on', () => {
       (s) => (s.intake.loop = { status: 'not-looped', evidence: 'signs-only' }),
     ],
     ['an arrangement nobody says how was recognised', 'earthing', (s) => delete s.earthing.recognisedBy],
+    [
+      'an arrangement that the conductor followed contradicts',
+      'earthing',
+      (s) =>
+        (s.earthing = {
+          ...s.earthing,
+          arrangement: 'tn-s',
+          signs: [{ id: 'conductor-to-neutral-block', answer: 'yes' }],
+        }),
+    ],
+    ['a loop next door that nothing shows', 'loop', (s) => (s.intake.loop = { status: 'feeds-next-door' })],
+    ['equipment on the register without its reference', 'proposal', (s) => delete s.proposals[0]?.registerReference],
     ['a load from a usual set', 'loads', (s) => Object.assign(s.loads[0] ?? {}, { assumed: true })],
     ['equipment not known to be on the register', 'proposal', (s) => delete s.proposals[0]?.typeTested],
   ])('%s is assumed', (_name, id, change) => {

@@ -48,6 +48,7 @@ const LOOP_EVIDENCE = {
 export function restsOn(survey: Survey, assessment: Assessment): Claim[] {
   const { earthing, intake, declaration, choice } = survey;
   const device = supplyTree(survey).device?.node;
+  const { contradicts, sure, pointsTo } = assessment.earthing.recognition;
   const claims: Claim[] = [];
   if (device)
     claims.push({
@@ -63,14 +64,15 @@ export function restsOn(survey: Survey, assessment: Assessment): Claim[] {
       confirmed: assessment.supply.ratingEstablished === true,
       shownBy: { subject: 'node', subjectId: device.id },
     });
-  const { status = 'unknown', evidence, note } = intake.loop;
+  const { status = 'unknown', evidence, note, signs = [] } = intake.loop;
+  // That a service is shared is confirmed by whatever shows it; that it is not takes the cable traced or the record.
+  const seen = evidence !== undefined || Boolean(note) || signs.some(({ answer }) => answer === 'not-fine');
   claims.push({
     id: 'loop',
     station: 'loop',
     claim: LOOP_WORDS[status],
     known: [evidence ? LOOP_EVIDENCE[evidence] : 'how it is known is not recorded', note].filter(Boolean).join('. '),
-    confirmed:
-      status !== 'unknown' && (status !== 'not-looped' || (evidence !== undefined && evidence !== 'signs-only')),
+    confirmed: assessment.supply.loop === 'own' || (status !== 'unknown' && status !== 'not-looped' && seen),
     shownBy: { subject: 'loop' },
   });
   claims.push({
@@ -79,7 +81,11 @@ export function restsOn(survey: Survey, assessment: Assessment): Claim[] {
     claim: `Earthing: ${ARRANGEMENT_NAMES[earthing.arrangement ?? 'unknown']}`,
     known: earthing.recognisedBy ?? 'how it was recognised is not recorded',
     confirmed:
-      earthing.arrangement !== undefined && earthing.arrangement !== 'unknown' && Boolean(earthing.recognisedBy),
+      earthing.arrangement !== undefined &&
+      earthing.arrangement !== 'unknown' &&
+      Boolean(earthing.recognisedBy) &&
+      !contradicts &&
+      (!sure || pointsTo === earthing.arrangement),
     shownBy: { subject: 'earthing' },
   });
   const assumed = survey.loads.filter((load) => load.assumed === true).length;
@@ -109,7 +115,7 @@ export function restsOn(survey: Survey, assessment: Assessment): Claim[] {
         proposal.typeTested === 'yes'
           ? `on the register${proposal.registerReference ? `, ${proposal.registerReference}` : ''}`
           : 'not recorded as on the register',
-      confirmed: proposal.typeTested === 'yes' && proposal.ratedA !== undefined,
+      confirmed: proposal.typeTested === 'yes' && Boolean(proposal.registerReference) && proposal.ratedA !== undefined,
       shownBy: { subject: 'proposal', subjectId: proposal.id },
     });
   if (choice?.option !== undefined)

@@ -54,12 +54,15 @@ describe('the first page of a pack', () => {
     expect(lines.some((line) => line.startsWith('Route and why: Route: Ask, then fit'))).toBe(true);
   });
 
-  it('of several pieces of equipment each stands under its name, three at most', () => {
+  it('of several pieces of equipment each has a line, and it says how many more there are', () => {
     const four = settledSurvey((s) => {
       const [first] = s.proposals;
-      if (first) s.proposals = ['a', 'b', 'c', 'd'].map((id) => ({ ...first, id, label: `Charger ${id}` }));
+      if (first)
+        s.proposals = ['a', 'b', 'c', 'd', 'e', 'f', 'g'].map((id) => ({ ...first, id, label: `Charger ${id}` }));
     });
-    const titles = frontOf(contentOf(four).sections).map(({ title }) => title);
-    expect(titles.filter((title) => title.startsWith('New equipment: '))).toHaveLength(3);
+    const part = frontOf(contentOf(four).sections).find(({ title }) => title === 'New equipment');
+    expect(part?.rows).toHaveLength(6);
+    expect(part?.rows[0]).toMatchObject({ label: 'Charger a', value: expect.stringContaining('32 A') as string });
+    expect(part?.rows.at(-1)?.value).toBe('2 more, behind this page');
   });
 });

@@ -47,7 +47,7 @@ const WANTED: readonly Wanted[] = [
 ];
 
 /** As many pieces of equipment, and reasons, as the first page has room for; the rest stands behind it. */
-const MOST = { equipment: 3, reasons: 6 } as const;
+export const MOST = { equipment: 5, reasons: 5 } as const;
 
 /**
  * The whole case on one page: the lines of the document somebody needs to decide, chosen by their ids. Nothing is said here that the sections behind it do not say; what
@@ -57,22 +57,24 @@ export function frontOf(sections: readonly Section[]): FrontPart[] {
   return WANTED.flatMap(({ title, from, rows }): FrontPart[] => {
     const found = sections.filter(({ id }) => id === from);
     const several = found.length > 1;
-    return found.slice(0, MOST.equipment).flatMap((section): FrontPart[] => {
-      const chosen = rows.flatMap((id) => section.rows.filter((row) => row.id === id)).filter(matters);
-      const shown = from === 'route' ? chosen.slice(0, MOST.reasons + 1) : chosen;
-      const left = chosen.length - shown.length;
-      const more: Row[] =
-        left > 0 ? [{ id: 'trigger', label: 'And more', value: `${left} more reasons, behind this page` }] : [];
-      return shown.length === 0
-        ? []
-        : [
-            {
-              title: several && section.about !== undefined ? `${title}: ${section.about}` : title,
-              rows: [...shown, ...more],
-            },
-          ];
-    });
+    const all = several
+      ? found.map((section) => inOneLine(section, chosenFrom(section, rows)))
+      : found.flatMap((section) => chosenFrom(section, rows));
+    // The route itself is no reason.
+    const most = several ? MOST.equipment : from === 'route' ? MOST.reasons + 1 : all.length;
+    const shown = all.slice(0, most);
+    const left = all.length - shown.length;
+    const more: Row[] = left > 0 ? [{ id: 'trigger', label: 'And', value: `${left} more, behind this page` }] : [];
+    return shown.length === 0 ? [] : [{ title, rows: [...shown, ...more] }];
   });
+}
+
+const chosenFrom = ({ rows }: Section, ids: readonly (RowId | RowKind)[]): Row[] =>
+  ids.flatMap((id) => rows.filter((row) => row.id === id)).filter(matters);
+
+/** One of several pieces of equipment: its lines beside each other under its name. */
+function inOneLine({ about, title }: Section, rows: readonly Row[]): Row {
+  return { id: 'part', label: about ?? title, value: rows.map(({ value }) => value).join(' · ') };
 }
 
 /** Lines the case rests on are told even where they are not known. */
