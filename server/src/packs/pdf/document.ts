@@ -1,9 +1,9 @@
 import type { PackContent, SignedBy } from '@keen-gauge/core/pack/compose';
-import { frontOf } from '@keen-gauge/core/pack/front';
 import { figureText } from '@keen-gauge/core/pack/rows';
 import { SIGNATURE_FIELD, strokePath, type Signature } from '@keen-gauge/core/pack/signature';
 import { setImmediate } from 'node:timers/promises';
-import { drawLineupInto, drawLineupOn } from './lineup';
+import { frontOn } from './front';
+import { drawLineupOn } from './lineup';
 import { photosOn, type PrintedPicture } from './photos';
 import { Page, WIDTH } from './page';
 
@@ -103,23 +103,6 @@ export async function packPdf(
   return page.finish(
     (at, of) => `Pack ${label.number} · page ${at} of ${of} · fingerprint ${label.fingerprint.slice(0, 16)}`,
   );
-}
-
-/** The case on one page: what has to be known to decide it, and the supply drawn in what room is left. */
-function frontOn(page: Page, { sections, lineup }: PackContent): void {
-  for (const { title, rows } of frontOf(sections)) {
-    page.heading(2, title);
-    page.table(
-      rows.map(({ label: name, value, note }) => [
-        { text: name, style: { quiet: true, size: 9 } },
-        { text: note ? `${value} (${note})` : value, style: { face: 'bold' as const, size: 9 } },
-      ]),
-      [WIDTH * 0.28, WIDTH * 0.72],
-      1.2,
-    );
-  }
-  if (lineup.rows.length > 0) drawLineupInto(page, lineup);
-  page.next();
 }
 
 const SIGNATURE_WIDTH = 180;
