@@ -165,3 +165,30 @@ describe('counted back from the vehicle’s arrival', () => {
     );
   });
 });
+
+describe('visits that are booked', () => {
+  const visits = (today: string) =>
+    clocksOf({ surveyBookedOn: '2026-11-27', fittingBookedOn: '2026-12-02' }, today, none, gbDefault).map(
+      ({ id, state }) => [id, state],
+    );
+
+  it.each([
+    ['2026-11-26', 'running', 'running'],
+    ['2026-11-27', 'today', 'running'],
+    ['2026-11-28', 'done', 'running'],
+    ['2026-12-03', 'done', 'done'],
+  ])('on %s the survey is %s and the fitting is %s: an appointment is never late', (today, survey, fitting) => {
+    expect(new Map(visits(today) as [string, string][])).toEqual(
+      new Map([
+        ['survey-visit', survey],
+        ['fitting-visit', fitting],
+      ]),
+    );
+  });
+
+  it('stand in their order among what is due', () => {
+    const order = clocksOf({ fittingBookedOn: '2026-12-12', sentOn: '2026-11-25' }, '2026-11-26', none, gbDefault);
+    // The reply is due on Wednesday 9 December, and is asked after on Thursday the 10th.
+    expect(order.map(({ id }) => id)).toEqual(['reply', 'chase', 'fitting-visit']);
+  });
+});

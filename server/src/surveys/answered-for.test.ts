@@ -75,4 +75,25 @@ describe('who answers for something is the person signed in, and needs the right
     expect((await set('anna', ['notes'], randomUUID()))[0]).toBe(201);
     expect((await set('olga', path, bare))[0]).toBe(201);
   });
+
+  it('a survey is handed back, and what was asked is settled, in one’s own name; never by the office', async () => {
+    const asked = (by: string): Value => ({ id: 'c', station: 'loop', says: 'Which way does it go?', by });
+    expect(await set('anna', ['comments'], [asked('alan')])).toEqual([
+      422,
+      ['$.comments[0].by is somebody else’s name'],
+    ]);
+    expect((await set('anna', ['comments'], [asked('anna')]))[0]).toBe(201);
+    const settled = (settledBy: string): Value => ({
+      ...(asked('anna') as Record<string, Value>),
+      reply: 'Left.',
+      settledBy,
+      settledAt: '2026-11-27T09:00:00Z',
+    });
+    expect((await set('olga', ['comments', 'c'], settled('olga')))[0]).toBe(422);
+    expect(await set('alan', ['comments', 'c'], settled('anna'))).toEqual([
+      422,
+      ['$.comments[0].settledBy is somebody else’s name'],
+    ]);
+    expect((await set('alan', ['comments', 'c'], settled('alan')))[0]).toBe(201);
+  });
 });

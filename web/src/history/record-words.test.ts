@@ -19,6 +19,10 @@ describe('the record in sentences', () => {
     ],
     ['option-chosen', { option: 'managed' }, 'Option chosen: Managed by clamp'],
     ['charge-point-asked', { name: 'KG-1', ask: 'limit', limitA: 6 }, 'Charge point KG-1 asked to hold to 6 A'],
+    ['job-assigned', { to: 'Tobin' }, 'Given to Tobin'],
+    ['job-assigned', { to: '' }, 'Given to nobody'],
+    ['job-archived', {}, 'Archived'],
+    ['job-restored', {}, 'Restored from the archive'],
     ['something-new', {}, 'something-new'],
   ])('%s', (what, details, words) => {
     expect(recordWords({ what, details })).toBe(words);
