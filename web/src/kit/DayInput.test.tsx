@@ -23,7 +23,7 @@ function shown(from: string): { told: string[]; parts: () => string[]; part: (at
   const all = (): HTMLElement[] => within(screen.getByRole('group', { name: 'On' })).getAllByRole('spinbutton');
   return {
     told,
-    parts: () => all().map((each) => each.textContent ?? ''),
+    parts: () => all().map((each) => each.textContent),
     part: (at) => all()[at] as HTMLElement,
   };
 }

@@ -6,10 +6,10 @@ function noted(): { page: Page; written: { on: number; text: string }[] } {
   const page = new Page({ title: 'x', author: 'x', subject: 'x', at: '2026-11-27T09:00:00Z' });
   const written: { on: number; text: string }[] = [];
   const text = page.doc.text.bind(page.doc) as (...given: unknown[]) => typeof page.doc;
-  page.doc.text = ((...given: unknown[]) => {
+  page.doc.text = (...given: unknown[]) => {
     written.push({ on: page.doc.bufferedPageRange().count, text: String(given[0]) });
     return text(...given);
-  }) as typeof page.doc.text;
+  };
   return { page, written };
 }
 
