@@ -126,7 +126,10 @@ async function main() {
     await page.getByRole('heading', { name: 'Jobs' }).waitFor();
     for (const [name, size, light, place, station, button, part] of VIEWS) {
       await page.setViewportSize(size);
-      await page.evaluate((chosen) => localStorage.setItem('keen-gauge-light', chosen), light);
+      await page.evaluate((chosen) => {
+        localStorage.setItem('keen-gauge-light', chosen);
+        localStorage.setItem('keen-gauge-hints-read', 'jobs station');
+      }, light);
       await page.goto('/');
       const first = page.getByRole('link', { name: new RegExp(place ?? 'Candlemas') });
       await first.waitFor();

@@ -65,7 +65,7 @@ export default function DiaryPage() {
       <Stack>
         <div>
           <h1>Diary</h1>
-          <p className="quiet">Every clock that runs on the firm’s jobs, and every visit that is booked.</p>
+          <p className="quiet">Everything due on the firm’s jobs, and every booked visit.</p>
         </div>
         <Row style={{ alignItems: 'end' }}>
           <span style={{ minWidth: 'min(100%, 22rem)' }}>

@@ -28,21 +28,22 @@ const PEN_WORDS: Readonly<Record<PenDetection, string>> = {
   'measuring-electrode': 'By an electrode',
 };
 
-/** A profile being written; nothing of it is kept until it is saved. */
+/** A profile being written. Of its lists of amperes what can be read is kept as they are typed. */
 export function EquipmentForm({
-  profile,
+  draft,
+  onChange,
   onSave,
   onLeave,
 }: {
-  readonly profile: EquipmentProfile;
+  readonly draft: EquipmentProfile;
+  readonly onChange: (draft: EquipmentProfile) => void;
   readonly onSave: (profile: EquipmentProfile) => void;
   readonly onLeave: () => void;
 }) {
-  const [draft, setDraft] = useState(profile);
-  const [steps, setSteps] = useState((profile.stepsA ?? []).join(', '));
-  const [failSafes, setFailSafes] = useState((profile.failSafesA ?? []).join(', '));
+  const [steps, setSteps] = useState((draft.stepsA ?? []).join(', '));
+  const [failSafes, setFailSafes] = useState((draft.failSafesA ?? []).join(', '));
   const set = (change: { [K in keyof EquipmentProfile]?: EquipmentProfile[K] | undefined }): void => {
-    setDraft((now) => plain({ ...now, ...change }));
+    onChange(plain({ ...draft, ...change }));
   };
   const [stepsA, failSafesA] = [readAmperes(steps), readAmperes(failSafes)];
   const clamps =
@@ -74,14 +75,20 @@ export function EquipmentForm({
           label="Settings"
           help="The currents it can be set to; left empty, any."
           value={steps}
-          onChange={setSteps}
+          onChange={(next) => {
+            setSteps(next);
+            set({ stepsA: amperes(next) });
+          }}
           {...(stepsA === null ? { fault: faulty } : {})}
         />
         <TextInput
           label="Fail-safe currents"
           help="What it can drop to when the clamp is lost; 0 stops it. Left empty, not known."
           value={failSafes}
-          onChange={setFailSafes}
+          onChange={(next) => {
+            setFailSafes(next);
+            set({ failSafesA: amperes(next) });
+          }}
           {...(failSafesA === null ? { fault: faulty } : {})}
         />
         <TextInput
@@ -173,14 +180,7 @@ export function EquipmentForm({
         <MainButton
           isDisabled={draft.name.trim() === '' || stepsA === null || failSafesA === null}
           onPress={() => {
-            onSave(
-              plain({
-                ...draft,
-                name: draft.name.trim(),
-                stepsA: stepsA?.length ? stepsA : undefined,
-                failSafesA: failSafesA?.length ? failSafesA : undefined,
-              }),
-            );
+            onSave({ ...draft, name: draft.name.trim() });
           }}
         >
           Save
@@ -189,6 +189,12 @@ export function EquipmentForm({
       </Row>
     </Stack>
   );
+}
+
+/** The amperes of a list, where there are any that can be read. */
+function amperes(text: string): number[] | undefined {
+  const read = readAmperes(text);
+  return read?.length ? [...read] : undefined;
 }
 
 /** Without the fields that were emptied. */

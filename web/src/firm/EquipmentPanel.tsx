@@ -8,19 +8,20 @@ import { BareButton, Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
+import { useDraft } from './use-draft';
 import { EquipmentForm } from './EquipmentForm';
 import { profileWords } from './equipment-words';
 
 /** The kinds of charging equipment the firm fits. */
 export function EquipmentPanel() {
   const { data, error, mutate } = useEquipment();
-  const [editing, setEditing] = useState<EquipmentProfile | null>(null);
+  const { draft: editing, change: setEditing, settle } = useDraft<EquipmentProfile | null>('equipment', null);
   const [problem, setProblem] = useState<string | null>(null);
   const put = async (profile: EquipmentProfile): Promise<void> => {
     setProblem(null);
     try {
       await mutate(await putEquipment(profile), false);
-      setEditing(null);
+      settle(null);
     } catch (failed) {
       setProblem(
         failed instanceof ServerProblem
@@ -63,10 +64,11 @@ export function EquipmentPanel() {
       {editing ? (
         <EquipmentForm
           key={editing.id}
-          profile={editing}
+          draft={editing}
+          onChange={setEditing}
           onSave={(next) => void put(next)}
           onLeave={() => {
-            setEditing(null);
+            settle(null);
           }}
         />
       ) : (

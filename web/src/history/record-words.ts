@@ -56,7 +56,7 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
     case 'attachment-added':
       return `Attached: ${of('name')}`;
     case 'job-assigned':
-      return of('to') === '' ? 'Given to nobody' : `Given to ${of('to')}`;
+      return of('to') === '' ? 'Assigned to nobody' : `Assigned to ${of('to')}`;
     case 'job-archived':
       return 'Archived';
     case 'job-restored':

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { useOutletContext } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { useTitle } from '../app/use-title';
 import useSWR from 'swr';
@@ -12,6 +12,7 @@ import { useMedia } from '../app/use-media';
 import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
+import { Hint } from '../kit/Hint';
 import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
@@ -127,6 +128,10 @@ export function JobsPage() {
           <Plus size={19} aria-hidden /> New job
         </MainButton>
       </Top>
+      <Hint id="jobs">
+        New here? Start with <strong>New job</strong>, then press <strong>Next question</strong>: it asks one thing at a
+        time. <Link to="/help">Help</Link> has the words, the keys and how every figure is made.
+      </Hint>
       <JobFilters query={query} stages={data?.stages ?? {}} ask={ask} />
       {told && (
         <div role="status">

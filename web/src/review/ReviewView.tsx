@@ -244,7 +244,7 @@ function SinceLast() {
       ) : (
         <p className="quiet">
           {packs === undefined
-            ? 'Waiting for the packs.'
+            ? 'Loading the packs.'
             : packs.packs.length === 0
               ? 'No pack has been signed yet.'
               : 'The survey says the same as the last pack.'}

@@ -1,5 +1,6 @@
 import type { Station } from '@keen-gauge/core/finding';
 import { useSurvey } from '../survey/SurveyContext';
+import { Hint } from '../kit/Hint';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
 import { UploadList } from '../photos/UploadList';
@@ -39,6 +40,9 @@ export function StationFrame({
           <strong style={{ color: 'var(--ink)' }}>{finding.remedy}</strong>
         </Notice>
       ))}
+      <Hint id="station">
+        What is recorded stands in a line: press it to change it. Press any figure to see how it was worked out.
+      </Hint>
       <UploadList />
       {openHere && <OpenHere station={station} />}
       <CommentsHere station={station} />

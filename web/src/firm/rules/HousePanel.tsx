@@ -11,6 +11,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { TextInput } from '../../kit/TextInput';
+import { useDraft } from '../use-draft';
 import { rulesOptions } from './rule-sets';
 
 interface Props {
@@ -21,7 +22,7 @@ interface Props {
 
 /** Which rules hold where, and the firm's stricter rule of asking before every fitting. */
 export function HousePanel({ rules, may, onChanged }: Props) {
-  const [house, setHouse] = useState(rules.house);
+  const { draft: house, isChanged, change: setHouse, settle } = useDraft('house rules', rules.house);
   const [area, setArea] = useState('');
   const [said, setSaid] = useState<{ readonly kind: 'note' | 'act'; readonly title: string } | null>(null);
   const options = rulesOptions(rules);
@@ -29,6 +30,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
   const save = async (): Promise<void> => {
     try {
       onChanged((await putHouseRules(house)).rules);
+      settle(house);
       setSaid({ kind: 'note', title: 'Saved. Every open survey is judged by these now.' });
     } catch (failed) {
       setSaid({ kind: 'act', title: problemWords(failed) });
@@ -113,6 +115,7 @@ export function HousePanel({ rules, may, onChanged }: Props) {
           </Row>
           <Row>
             <MainButton onPress={() => void save()}>Save which rules hold</MainButton>
+            {isChanged && <span className="quiet">Not saved yet; kept in this tab.</span>}
           </Row>
         </>
       )}

@@ -8,6 +8,7 @@ import { problemWords } from '../../api/problem-words';
 import { BareButton, Button } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
+import { useDraft } from '../use-draft';
 import { RulesForm } from './RulesForm';
 
 interface Props {
@@ -18,13 +19,13 @@ interface Props {
 
 /** Every set of rules: those that ship can be copied, the firm's own changed; each change is a version that stays. */
 export function RuleSetsPanel({ rules, may, onChanged }: Props) {
-  const [editing, setEditing] = useState<OperatorRules | null>(null);
+  const { draft: editing, change: setEditing, settle } = useDraft<OperatorRules | null>('rules', null);
   const [problem, setProblem] = useState<string | null>(null);
   const put = async (written: OperatorRules): Promise<void> => {
     setProblem(null);
     try {
       onChanged((await putOperatorRules(written)).rules);
-      setEditing(null);
+      settle(null);
     } catch (failed) {
       setProblem(problemWords(failed));
     }
@@ -82,10 +83,11 @@ export function RuleSetsPanel({ rules, may, onChanged }: Props) {
       {editing && (
         <RulesForm
           key={`${editing.id} ${editing.version ?? 0}`}
-          written={editing}
+          draft={editing}
+          onChange={setEditing}
           onSave={(written) => void put(written)}
           onLeave={() => {
-            setEditing(null);
+            settle(null);
           }}
         />
       )}

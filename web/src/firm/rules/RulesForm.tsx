@@ -1,7 +1,6 @@
 import { toRules, type OperatorRules } from '@keen-gauge/core/firm/operator-rules';
 import { RULE_SETS, ruleSet } from '@keen-gauge/core/rules/catalogue';
 import { NUMBER_TERMS, type NumberTermKey } from '@keen-gauge/core/rules/terms';
-import { useState } from 'react';
 import { AnswerRow } from '../../kit/AnswerRow';
 import { BareButton, MainButton } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
@@ -18,19 +17,20 @@ const YES_NO = [
 
 /** A firm's own rules being written: what it is laid over, what differs, and where each figure comes from. */
 export function RulesForm({
-  written,
+  draft,
+  onChange,
   onSave,
   onLeave,
 }: {
-  readonly written: OperatorRules;
+  readonly draft: OperatorRules;
+  readonly onChange: (draft: OperatorRules) => void;
   readonly onSave: (written: OperatorRules) => void;
   readonly onLeave: () => void;
 }) {
-  const [draft, setDraft] = useState(written);
   const made = toRules(draft);
   const base = ruleSet(draft.basedOn);
   const set = (change: Partial<OperatorRules>): void => {
-    setDraft({ ...draft, ...change });
+    onChange({ ...draft, ...change });
   };
   const changeOf = (term: NumberTermKey) => draft.changes.find((each) => each.term === term);
   const setTerm = (term: NumberTermKey, value: number | undefined, source?: string): void => {
@@ -52,7 +52,7 @@ export function RulesForm({
       aria-label="Rules being written"
       style={{ borderTop: '3px solid var(--line)', paddingTop: '0.8rem' }}
     >
-      <h3>{draft.version === undefined ? 'Your own rules' : `Version ${draft.version + 1} of ${written.title}`}</h3>
+      <h3>{draft.version === undefined ? 'Your own rules' : `Version ${draft.version + 1} of ${draft.title}`}</h3>
       <FieldGrid>
         <TextInput
           label="Name"
@@ -84,7 +84,7 @@ export function RulesForm({
           value={draft.date ?? ''}
           onChange={(date) => {
             const { date: _gone, ...rest } = draft;
-            setDraft(date === '' ? rest : { ...rest, date });
+            onChange(date === '' ? rest : { ...rest, date });
           }}
         />
         <TextInput
