@@ -54,6 +54,7 @@ export function AppFoot({
           </div>
           <Link
             to="/help"
+            replace
             style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
             onClick={() => {
               setMore(false);

@@ -12,7 +12,10 @@ export const GlobalStyle = createGlobalStyle`
   :root[data-light='daylight'] { ${colourProperties('daylight')} }
   :root[data-light='cupboard'] { ${colourProperties('cupboard')} color-scheme: dark; }
   *, *::before, *::after { box-sizing: border-box; }
-  html { font-size: 17px; }
+  /* 17 px, unless the reader has asked the browser for larger letters. */
+  html { font-size: 106.25%; }
+  /* At a desk the screen is nearer than an arm with a lamp in it. */
+  @media (min-width: 70rem) { html { font-size: 100%; } }
   body {
     margin: 0; background: var(--ground); color: var(--ink); font: 400 1rem/1.45 var(--text);
     -webkit-text-size-adjust: 100%; overflow-wrap: break-word;
@@ -31,5 +34,13 @@ export const GlobalStyle = createGlobalStyle`
     position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap;
   }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
-  @media print { body { background: #fff; } .no-print { display: none !important; } }
+  /* Paper is white whatever light is on, and what is chosen is seen to be. */
+  @media print {
+    :root[data-light] { ${colourProperties('paper')} --ground: #fff; --surface: #fff; color-scheme: light; }
+    html { font-size: 11pt; }
+    *, *::before, *::after { print-color-adjust: exact; }
+    h1, h2, h3 { break-after: avoid; }
+    tr, li, figure, label { break-inside: avoid; }
+    .no-print { display: none !important; }
+  }
 `;

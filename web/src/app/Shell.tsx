@@ -8,6 +8,7 @@ import { AppFoot } from './AppFoot';
 import { LightSwitch } from './LightSwitch';
 import { Mark } from './Mark';
 import { useNewerVersion } from './newer-version';
+import { PrintHead } from './PrintHead';
 import { ShortcutSheet, useShortcuts } from './shortcuts';
 
 const Bar = styled.header`
@@ -141,6 +142,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
           </Button>
         </Newer>
       )}
+      <PrintHead firm={me.firm} />
       {children}
       {!survey && <AppFoot me={me} pathname={pathname} onSignOut={leave} />}
       <ShortcutSheet

@@ -96,7 +96,12 @@ export function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; r
   return (
     <Sheet title="Help" isOpen={isOpen} onClose={onClose}>
       <p>
-        <Link to="/help" onClick={onClose} style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}>
+        <Link
+          to="/help"
+          replace
+          onClick={onClose}
+          style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+        >
           Glossary, and how the figures are made
         </Link>
       </p>

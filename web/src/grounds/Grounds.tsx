@@ -15,6 +15,9 @@ const List = styled.ul`
   margin: 0;
   padding: 0;
   border-top: 1px solid var(--line);
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 24rem), 1fr));
+  gap: 0 1.6rem;
 `;
 
 const Item = styled.li`

@@ -46,9 +46,9 @@ const SHOWN = 12;
 
 /** Who changed what, and when, newest first. */
 export default function HistoryPage() {
-  useTitle('History');
   const { jobId = '' } = useParams();
   const { data: job } = useJob(jobId);
+  useTitle('History', job?.place, job && jobNumber(job.number));
   const { data, error, size, setSize, isLoading } = useHistory(jobId);
   const entries = data?.flatMap((page) => page.entries) ?? [];
   return (

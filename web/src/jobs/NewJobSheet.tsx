@@ -43,12 +43,12 @@ export function NewJobSheet({
       });
       setId(crypto.randomUUID());
       onClose();
-      await navigate(`/jobs/${job.id}`);
+      await navigate(`/jobs/${job.id}`, { replace: true });
     } catch (error) {
       // It was made as it was typed first, and only the answer was lost.
       if (error instanceof ServerProblem && error.status === 409) {
         onClose();
-        await navigate(`/jobs/${id}`);
+        await navigate(`/jobs/${id}`, { replace: true });
         return;
       }
       const known = error instanceof ServerProblem;

@@ -25,6 +25,10 @@ const shape = css`
     opacity: 0.55;
     cursor: default;
   }
+  /* Nobody presses paper. */
+  @media print {
+    display: none;
+  }
 `;
 
 /** The usual button: at least 44 px for a gloved finger. */

@@ -9,6 +9,15 @@ export const Panel = styled.section`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 0.9rem;
+  @media (min-width: 70rem) {
+    padding: 0.75rem 1rem;
+    gap: 0.75rem;
+  }
+  @media print {
+    padding: 0.5rem 0;
+    border-width: 1px 0 0;
+    border-radius: 0;
+  }
 `;
 
 /** Things one under the other. */

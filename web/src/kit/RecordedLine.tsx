@@ -21,6 +21,12 @@ const Line = styled(Button)`
   & > svg {
     color: var(--quiet);
   }
+  @media print {
+    min-height: 0;
+    & > svg {
+      display: none;
+    }
+  }
   &[data-hovered] {
     background: var(--raised);
   }
@@ -54,7 +60,7 @@ export function RecordedLine({
   readonly onPress: () => void;
 }) {
   return (
-    <Line data-line={label} onPress={onPress}>
+    <Line data-line={label} onPress={onPress} {...(says === '' ? { className: 'no-print' } : {})}>
       <Words>
         <span className="quiet">
           {label}

@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton } from './Button';
+import { useBackCloses } from './use-back-closes';
 
 const Veil = styled(ModalOverlay)`
   position: fixed;
@@ -53,8 +54,9 @@ export function WideSheet(props: SheetProps) {
   return <Sheet {...props} width="58rem" />;
 }
 
-/** A sheet at the side, or from below on a phone; Escape and a tap outside put it away. */
+/** A sheet at the side, or from below on a phone; Escape, Back and a tap outside put it away. */
 export function Sheet({ title, isOpen, onClose, children, width }: SheetProps & { readonly width?: string }) {
+  useBackCloses(isOpen, onClose);
   return (
     <Veil
       isOpen={isOpen}

@@ -2,6 +2,9 @@ import styled from 'styled-components';
 
 const Scroll = styled.div`
   overflow-x: auto;
+  @media print {
+    overflow: visible;
+  }
 `;
 
 const Ruled = styled.table`

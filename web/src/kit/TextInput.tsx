@@ -5,6 +5,10 @@ import { boxed, FieldLabel } from './fields';
 
 const Box = styled(Input)`
   ${boxed}
+  &::placeholder {
+    color: var(--quiet);
+    opacity: 1;
+  }
 `;
 
 const Area = styled(TextArea)`
@@ -29,6 +33,8 @@ export interface TextInputProps {
   readonly maxLength?: number;
   readonly autoFocus?: boolean;
   readonly className?: string;
+  /** The label is heard, and stands in the empty box instead of above it: for rows that say what they are. */
+  readonly labelInside?: boolean;
 }
 
 /** A labelled place to type, with help and a fault under it. */
@@ -48,9 +54,9 @@ export function TextInput(props: TextInputProps) {
       isReadOnly={props.isReadOnly ?? false}
     >
       <Label>
-        <FieldLabel>{label}</FieldLabel>
+        <FieldLabel {...(props.labelInside ? { className: 'unseen' } : {})}>{label}</FieldLabel>
       </Label>
-      {lines ? <Area rows={props.rows ?? 3} /> : <Box />}
+      {lines ? <Area rows={props.rows ?? 3} /> : <Box {...(props.labelInside ? { placeholder: label } : {})} />}
       <FieldFoot help={help} fault={fault} />
     </TextField>
   );

@@ -68,13 +68,13 @@ export function SurveyFoot({
           <div>
             <LightSwitch />
           </div>
-          <Away to={to('review')} onClick={close}>
+          <Away to={to('review')} onClick={close} replace>
             <ClipboardCheck size={20} aria-hidden /> Review
           </Away>
-          <Away to={to('to-look')} onClick={close}>
+          <Away to={to('to-look')} onClick={close} replace>
             <Footprints size={20} aria-hidden /> Still to find out
           </Away>
-          <Away to={to('history')} onClick={close}>
+          <Away to={to('history')} onClick={close} replace>
             <History size={20} aria-hidden /> History
           </Away>
         </Stack>

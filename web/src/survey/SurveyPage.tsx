@@ -8,7 +8,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { ServerProblem } from '../api/client';
-import { useJob, type Job } from '../api/jobs';
+import { jobNumber, useJob, type Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Boundary } from '../app/Boundary';
 import { useShortcuts } from '../app/shortcuts';
@@ -135,7 +135,7 @@ function SurveyView({
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
-  useTitle(VIEW_NAMES[station], survey.place.addressLine1 ?? job.place);
+  useTitle(VIEW_NAMES[station], survey.place.addressLine1 ?? job.place, jobNumber(job.number));
   useArrival();
   const field = useArrivalField();
 

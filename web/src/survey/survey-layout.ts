@@ -6,6 +6,13 @@ export const Page = styled.div`
   max-width: 84rem;
   margin: 0 auto;
   padding: 0.4rem clamp(0.5rem, 2vw, 1.4rem) 3.6rem;
+  @media (min-width: 60.01rem) {
+    padding-bottom: 1rem;
+  }
+  @media print {
+    padding: 0;
+    max-width: none;
+  }
 `;
 
 export const Columns = styled.div`
@@ -15,6 +22,9 @@ export const Columns = styled.div`
   align-items: start;
   @media (max-width: 60rem) {
     grid-template-columns: minmax(0, 1fr);
+  }
+  @media print {
+    display: block;
   }
 `;
 
@@ -33,6 +43,10 @@ export const GaugeBand = styled.div`
   background: var(--ground);
   padding-bottom: 0.6rem;
   margin-bottom: 0.4rem;
+  /* Held in view only where that leaves room to work: not on a low screen, nor with letters twice the size at a desk. */
+  @media (max-height: 30rem) and (min-width: 44.01rem), print {
+    position: static;
+  }
 `;
 
 export const Steps = styled.nav`

@@ -132,15 +132,13 @@ export interface WalkProps {
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
   const owed = useOwed();
+  // In a sheet the way taken stands in place of the sheet.
+  const go = onGo ? { onClick: onGo, replace: true } : {};
   const due = owed && dueAt(owed);
   const open = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
     <Rail aria-label="Stations">
-      <NextLink
-        to={`/jobs/${jobId}/next`}
-        aria-current={current === 'next' ? 'page' : undefined}
-        {...(onGo ? { onClick: onGo } : {})}
-      >
+      <NextLink to={`/jobs/${jobId}/next`} aria-current={current === 'next' ? 'page' : undefined} {...go}>
         <CircleHelp size={20} aria-hidden />
         <span>
           Next question
@@ -158,7 +156,7 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
                   <Stop
                     to={`/jobs/${jobId}/${station}`}
                     aria-current={station === current ? 'page' : undefined}
-                    {...(onGo ? { onClick: onGo } : {})}
+                    {...go}
                   >
                     <StopMark work={work} />
                     <span>
@@ -172,22 +170,14 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
           </Stops>
         </section>
       ))}
-      <ToLook
-        to={`/jobs/${jobId}/review`}
-        aria-current={current === 'review' ? 'page' : undefined}
-        {...(onGo ? { onClick: onGo } : {})}
-      >
+      <ToLook to={`/jobs/${jobId}/review`} aria-current={current === 'review' ? 'page' : undefined} {...go}>
         <ClipboardCheck size={20} aria-hidden />
         <span>
           Review
           <Small>before signing</Small>
         </span>
       </ToLook>
-      <ToLook
-        to={`/jobs/${jobId}/to-look`}
-        aria-current={current === 'to-look' ? 'page' : undefined}
-        {...(onGo ? { onClick: onGo } : {})}
-      >
+      <ToLook to={`/jobs/${jobId}/to-look`} aria-current={current === 'to-look' ? 'page' : undefined} {...go}>
         <Footprints size={20} aria-hidden />
         <span>
           {VIEW_NAMES['to-look']}

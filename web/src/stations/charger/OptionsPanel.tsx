@@ -138,9 +138,16 @@ function Compared({
   const { survey, me } = useSurvey();
   const { choice } = survey;
   const wide = useMedia('(min-width: 44rem)');
+  // What is so whatever is done is said once, above them all.
+  const everywhere = found.length < 2 ? [] : alreadyInAll(found);
   return (
     <>
       <p role="status">{whyFirst(found, priority)}</p>
+      {everywhere.map((says) => (
+        <p key={says}>
+          <strong>There already:</strong> {says}
+        </p>
+      ))}
       <p className="quiet">
         Keen Gauge compares; a competent person decides. The operator’s requirements and makers’ instructions come
         first.
@@ -173,11 +180,13 @@ function Compared({
                 <dt>Cost</dt>
                 <dd>{option.costWords}</dd>
               </dl>
-              {option.already.map((says) => (
-                <p key={says}>
-                  <strong>There already:</strong> {says}
-                </p>
-              ))}
+              {option.already
+                .filter((says) => !everywhere.includes(says))
+                .map((says) => (
+                  <p key={says}>
+                    <strong>There already:</strong> {says}
+                  </p>
+                ))}
               {option.cautions.map((caution) => (
                 <p key={caution} className="quiet">
                   {caution}
@@ -232,6 +241,9 @@ function Deciding({ fact: { question, outcomes } }: { readonly fact: DecidingFac
     </section>
   );
 }
+
+const alreadyInAll = (found: readonly Option[]): readonly string[] =>
+  (found[0]?.already ?? []).filter((says) => found.every(({ already }) => already.includes(says)));
 
 type Choice = Survey['choice'];
 

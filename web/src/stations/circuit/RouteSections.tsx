@@ -1,25 +1,15 @@
 import type { RouteSegment } from '@keen-gauge/core/survey/circuit';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import { Plus, Trash2 } from 'lucide-react';
-import styled from 'styled-components';
-import { BareButton, Button } from '../../kit/Button';
-import { Row, Stack } from '../../kit/Panel';
+import { Plus } from 'lucide-react';
+import { Button } from '../../kit/Button';
+import { Stack } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { freshId } from '../bound';
-import { SectionFields } from './SectionFields';
-
-const Section = styled.section`
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  padding: 0.7rem 0.8rem;
-  display: grid;
-  gap: 0.7rem;
-`;
+import { SectionLine } from './SectionLine';
 
 /** The way the cable goes, section by section, each laid in one way. */
 export function RouteSections({ proposal }: { readonly proposal: Proposal }) {
   const { survey, store, rules } = useSurvey();
-  const path = ['proposals', proposal.id, 'circuit'] as const;
   const { circuit } = proposal;
   const segments = circuit?.segments ?? [];
   const insulation = rules.circuit.cables.value.find(({ type }) => type === circuit?.cableType)?.insulation;
@@ -41,24 +31,16 @@ export function RouteSections({ proposal }: { readonly proposal: Proposal }) {
         </p>
       )}
       {segments.map((segment, at) => (
-        <Section key={segment.id} aria-label={`Section ${at + 1}`}>
-          <Row style={{ justifyContent: 'space-between' }}>
-            <strong>Section {at + 1}</strong>
-            <BareButton
-              aria-label={`Remove section ${at + 1}`}
-              onPress={() => {
-                edit((route) => route.filter(({ id }) => id !== segment.id));
-              }}
-            >
-              <Trash2 size={18} aria-hidden />
-            </BareButton>
-          </Row>
-          <SectionFields
-            path={[...path, 'segments', segment.id]}
-            insulation={insulation}
-            buried={segment.laid === 'buried'}
-          />
-        </Section>
+        <SectionLine
+          key={segment.id}
+          at={at}
+          segment={segment}
+          proposalId={proposal.id}
+          insulation={insulation}
+          onRemove={() => {
+            edit((route) => route.filter(({ id }) => id !== segment.id));
+          }}
+        />
       ))}
       <div>
         <Button

@@ -142,7 +142,7 @@ function Size({
             : WORDS[size.state]
         }
       />
-      <FigureRow>
+      <FigureRow style={{ '--least': '6.2rem' }}>
         <FigureButton name="Carries, as laid" figure={size.capacity} {...colour('capacity')} />
         <FigureButton name="Volt drop from the origin" figure={size.drop} {...colour('volt-drop')} />
         <FigureButton

@@ -17,10 +17,21 @@ import { AsLine } from '../AsLine';
 import { useSetMember, YES_NO } from '../bound';
 import { Field } from '../../fields/Field';
 
+/** Side by side at a desk. */
+const Services = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 26rem), 1fr));
+  gap: 0.9rem 1.6rem;
+`;
+
+/** What most houses have; the others are there to be added. */
+const USUAL: ReadonlySet<BondedPart> = new Set(['gas', 'water']);
+
 const Service = styled.section`
   border-top: 1px solid var(--line);
   padding-top: 0.7rem;
   display: grid;
+  align-content: start;
   gap: 0.6rem;
 `;
 
@@ -35,9 +46,11 @@ export function BondingPanel() {
         <FigureButton name="Least main bonding conductor" figure={bonding.least} under={bonding.least.why} />
         {survey.earthing.arrangement === 'tn-c-s' && <Field path={['earthing', 'supplyNeutralMm2']} />}
       </FieldGrid>
-      {BONDED_PARTS.map((part) => (
-        <ServiceFields key={part} part={part} />
-      ))}
+      <Services>
+        {BONDED_PARTS.map((part) => (
+          <ServiceFields key={part} part={part} />
+        ))}
+      </Services>
     </Panel>
   );
 }
@@ -53,6 +66,7 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
     <Service aria-label={name}>
       <AsLine
         field={['earthing', 'services', part, 'incoming'].join('.')}
+        few={!USUAL.has(part)}
         label={`${name}, where it comes in`}
         says={service?.incoming && INCOMING_NAMES[service.incoming]}
       >

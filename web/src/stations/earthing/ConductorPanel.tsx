@@ -8,7 +8,7 @@ import { Field } from '../../fields/Field';
 
 export const FigureRow = styled(TightFigures)`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(8.2rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(var(--least, 8.2rem), 1fr));
   gap: 0.5rem;
 `;
 

@@ -11,7 +11,7 @@ import { useMedia } from '../../app/use-media';
 import { Button } from '../../kit/Button';
 import { Verdicts } from '../../grounds/Grounds';
 import { Notice } from '../../kit/Notice';
-import { Panel, Row } from '../../kit/Panel';
+import { Panel, Row, Stack } from '../../kit/Panel';
 import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
@@ -25,8 +25,7 @@ import { AS_RECORDED, RunAsSelect } from './RunAsSelect';
 
 const Beside = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
-  grid-template-rows: auto 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.25fr);
   gap: 1rem;
   align-items: start;
   @media (max-width: 70rem) {
@@ -36,6 +35,9 @@ const Beside = styled.div`
     display: block;
   }
 `;
+
+/** Rows of a drawing longer than what is edited beside it. */
+const LONG = 12;
 
 /** Verdicts that the parts of the line-up are the grounds of. */
 const OF_THE_LINE: readonly VerdictId[] = ['fuse', 'intake', 'nodes', 'limiter'];
@@ -85,6 +87,18 @@ export function LineupStation() {
     URL.revokeObjectURL(url);
   };
 
+  // Beside a long drawing there is room under what is edited; under a short one there is more.
+  const long = lineup.rows.length > LONG;
+  const below = (
+    <>
+      <OpenHere station="line-up" onShow={show} />
+      <Panel aria-label="What this rests on">
+        <h2>What this rests on</h2>
+        <Verdicts verdicts={assessment.verdicts.filter(({ id }) => OF_THE_LINE.includes(id))} />
+      </Panel>
+    </>
+  );
+
   return (
     <StationFrame
       station="line-up"
@@ -103,52 +117,55 @@ export function LineupStation() {
         </p>
       )}
       <Beside>
-        <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
-          <RunAsSelect value={runAs} onChange={setRunAs} />
-          {lineup.rows.length === 0 ? (
-            <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
-          ) : (
-            <LineupView
-              lineup={lineup}
-              selected={selected}
-              opensAt={wide ? 'beside' : 'sheet'}
-              onSelect={setChosen}
-              onOpen={open}
-            />
-          )}
-          <Row className="no-print">
-            {!fresh && (
+        <Stack>
+          <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
+            <RunAsSelect value={runAs} onChange={setRunAs} />
+            {lineup.rows.length === 0 ? (
+              <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
+            ) : (
+              <LineupView
+                lineup={lineup}
+                selected={selected}
+                opensAt={wide ? 'beside' : 'sheet'}
+                onSelect={setChosen}
+                onOpen={open}
+              />
+            )}
+            <Row className="no-print">
+              {!fresh && (
+                <Button
+                  onPress={() => {
+                    setShapes(true);
+                  }}
+                >
+                  <Shapes size={18} aria-hidden /> Start from a shape
+                </Button>
+              )}
+              <Button onPress={exportSvg}>
+                <FileDown size={18} aria-hidden /> Export SVG
+              </Button>
               <Button
                 onPress={() => {
-                  setShapes(true);
+                  window.print();
                 }}
               >
-                <Shapes size={18} aria-hidden /> Start from a shape
+                <Printer size={18} aria-hidden /> Print
               </Button>
+            </Row>
+          </Panel>
+          {!long && below}
+        </Stack>
+        {(wide || long) && (
+          <Stack className="no-print">
+            {wide && selected !== undefined && (
+              <div ref={editor} data-node={selected}>
+                <NodeEditor key={selected} nodeId={selected} onChosen={setChosen} />
+              </div>
             )}
-            <Button onPress={exportSvg}>
-              <FileDown size={18} aria-hidden /> Export SVG
-            </Button>
-            <Button
-              onPress={() => {
-                window.print();
-              }}
-            >
-              <Printer size={18} aria-hidden /> Print
-            </Button>
-          </Row>
-        </Panel>
-        {wide && selected !== undefined && (
-          <div ref={editor} data-node={selected} className="no-print" style={{ gridColumn: 2, gridRow: '1 / 3' }}>
-            <NodeEditor key={selected} nodeId={selected} onChosen={setChosen} />
-          </div>
+            {long && below}
+          </Stack>
         )}
-        <OpenHere station="line-up" onShow={show} />
       </Beside>
-      <Panel aria-label="What this rests on">
-        <h2>What this rests on</h2>
-        <Verdicts verdicts={assessment.verdicts.filter(({ id }) => OF_THE_LINE.includes(id))} />
-      </Panel>
       {!wide && selected !== undefined && (
         <Sheet
           title={lineup.rows.find(({ id }) => id === selected)?.name ?? 'Node'}

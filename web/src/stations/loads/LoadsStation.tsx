@@ -71,13 +71,13 @@ export function LoadsStation() {
   );
 }
 
-/** More loads than are read at once: then board by board. */
-const MANY = 20;
+/** More loads than are read at once: then board by board, or the first of them. */
+const MANY = 12;
 
 function LoadList() {
   const { survey } = useSurvey();
   const places = placesToHang(survey);
-  const [grouped] = useState(survey.loads.length > MANY && places.length > 1);
+  const [many] = useState(survey.loads.length > MANY);
   const list = (loads: readonly Load[]): React.ReactNode => (
     <List>
       {loads.map((load) => (
@@ -85,7 +85,16 @@ function LoadList() {
       ))}
     </List>
   );
-  if (!grouped) return list(survey.loads);
+  if (!many) return list(survey.loads);
+  if (places.length < 2) {
+    const others = survey.loads.slice(MANY);
+    return (
+      <>
+        {list(survey.loads.slice(0, MANY))}
+        {others.length > 0 && <More label={`The other ${others.length}`}>{list(others)}</More>}
+      </>
+    );
+  }
   const known = new Set(places.map(({ value }) => value));
   return [...places, { value: undefined, label: 'At no board yet' }].map(({ value, label }) => {
     const loads = survey.loads.filter(({ nodeId }) =>

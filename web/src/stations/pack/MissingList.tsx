@@ -13,6 +13,17 @@ const List = styled.ol`
   gap: 0.5rem;
 `;
 
+/** What is open, and beside it at a desk why it is signed although. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.2rem 1rem;
+  align-items: center;
+  @media (min-width: 60rem) {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+`;
+
 export interface MissingListProps {
   readonly missing: readonly Missing[];
   /** Reasons given so far for what touches safety, by key. Left out where nobody signs. */
@@ -32,19 +43,24 @@ export function MissingList({ missing, reasons, onReason }: MissingListProps) {
           <List>
             {safety.map((item) => (
               <li key={item.key}>
-                <Item item={item} />
-                {onReason && (
-                  <div role="group" aria-label={item.text}>
-                    <TextInput
-                      label={`Reason to sign although this is ${item.state}`}
-                      value={reasons?.[item.key] ?? ''}
-                      maxLength={1000}
-                      onChange={(next) => {
-                        onReason(item.key, next);
-                      }}
-                    />
-                  </div>
-                )}
+                <Beside>
+                  <span>
+                    <Item item={item} />
+                  </span>
+                  {onReason && (
+                    <div role="group" aria-label={item.text}>
+                      <TextInput
+                        labelInside
+                        label={`Reason to sign although this is ${item.state}`}
+                        value={reasons?.[item.key] ?? ''}
+                        maxLength={1000}
+                        onChange={(next) => {
+                          onReason(item.key, next);
+                        }}
+                      />
+                    </div>
+                  )}
+                </Beside>
               </li>
             ))}
           </List>

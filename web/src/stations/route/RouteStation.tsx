@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { DatesPanel } from '../../calendar/DatesPanel';
 import { Verdicts } from '../../grounds/Grounds';
+import { FieldGrid } from '../../kit/fields';
 import { More, MoreOnPhone } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Stack } from '../../kit/Panel';
@@ -73,21 +74,15 @@ export function RouteStation() {
           label={<h2 style={{ display: 'inline' }}>Also asked of the operator</h2>}
           open={Object.keys(survey.request).length > 0}
         >
-          <div style={{ maxWidth: '20rem' }}>
+          <FieldGrid>
             <BoundDay path={['request', 'plannedOn']} label="Work planned for" />
-          </div>
-          <Field path={['request', 'fuseUpgrade']} />
-          {survey.request.fuseUpgrade && (
-            <div style={{ maxWidth: '20rem' }}>
-              <Field path={['request', 'wantedFuseA']} />
-            </div>
-          )}
-          <Field path={['request', 'newPhases']} />
-          <Field path={['request', 'importLimitation']} />
-          <Field path={['request', 'exportLimitation']} />
-          <div style={{ maxWidth: '20rem' }}>
+            <Field path={['request', 'fuseUpgrade']} />
+            {survey.request.fuseUpgrade && <Field path={['request', 'wantedFuseA']} />}
+            <Field path={['request', 'newPhases']} />
+            <Field path={['request', 'importLimitation']} />
+            <Field path={['request', 'exportLimitation']} />
             <Field path={['request', 'installationsOnDevelopment']} />
-          </div>
+          </FieldGrid>
         </More>
       </Panel>
     </StationFrame>
