@@ -48,6 +48,29 @@ async function painted(page: Page): Promise<void> {
   });
 }
 
+const LIGHTS = ['paper', 'daylight', 'cupboard'] as const;
+
+/** Another light for each view in turn: what is heavier in one is wider. */
+async function lit(page: Page, turn: number): Promise<void> {
+  await page.evaluate(
+    (light) => {
+      document.documentElement.dataset['light'] = light;
+    },
+    LIGHTS[turn % LIGHTS.length] ?? 'paper',
+  );
+}
+
+/** Every view of a job, each in the light whose turn it is. */
+async function lookThrough(page: Page, address: string, turn: number): Promise<string[]> {
+  const found: string[] = [];
+  for (const [at, view] of VIEWS.entries()) {
+    await goWithin(page, `${address}/${view}`);
+    await lit(page, turn + at);
+    found.push(...(await look(page, `${address}/${view}`)));
+  }
+  return found;
+}
+
 async function look(page: Page, view: string): Promise<string[]> {
   const found: string[] = [];
   for (const width of WIDTHS) {
@@ -71,7 +94,7 @@ test('no page breaks at any width: no word, no text on text, no control too smal
   expect(found).toEqual([]);
 });
 
-for (const job of JOBS)
+for (const [turn, job] of JOBS.entries())
   test(`no view of ${job} breaks at any width`, async ({ page }) => {
     test.slow();
     await signIn(page);
@@ -81,13 +104,24 @@ for (const job of JOBS)
         ? await newJob(page, `${EMPTY}, the longest name there plausibly is, Netherby`)
         : await link.getAttribute('href');
     await page.goto(address ?? '/');
-    const found: string[] = [];
-    for (const view of VIEWS) {
-      await goWithin(page, `${address ?? ''}/${view}`);
-      found.push(...(await look(page, view)));
-    }
-    expect(found).toEqual([]);
+    expect(await lookThrough(page, address ?? '', turn)).toEqual([]);
   });
+
+// Some minutes long, and alike jobs break alike: asked for with LAYOUT=all, before a release.
+test('no view of any job of the demo breaks at any width', async ({ page }) => {
+  test.skip(process.env['LAYOUT'] !== 'all');
+  test.setTimeout(1_200_000);
+  await signIn(page);
+  const { jobs } = (await page.evaluate(async () => (await fetch('/api/jobs')).json())) as {
+    readonly jobs: readonly { readonly id: string }[];
+  };
+  const found: string[] = [];
+  for (const [turn, { id }] of jobs.entries()) {
+    await page.goto(`/jobs/${id}/place`);
+    found.push(...(await lookThrough(page, `/jobs/${id}`, turn)));
+  }
+  expect(found).toEqual([]);
+});
 
 test('what breaks a page is found', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 800 });

@@ -1,10 +1,47 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   root: import.meta.dirname,
-  // What did not change between two drawings is kept: a key redraws only what shows its value.
-  plugins: [react({ compiler: true })],
+  plugins: [
+    // What did not change between two drawings is kept: a key redraws only what shows its value.
+    react({ compiler: true }),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'sw',
+      filename: 'sw.ts',
+      // The application asks for it itself, once the first page stands.
+      injectRegister: null,
+      manifest: {
+        name: 'Keen Gauge',
+        short_name: 'Keen Gauge',
+        description: 'Electrical supply surveys: measure, reckon, decide, and tell the network operator.',
+        lang: 'en-GB',
+        start_url: '/',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#f3efe6',
+        theme_color: '#18222c',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+        maximumFileSizeToCacheInBytes: 8_000_000,
+        // The page is what the server gives at every address: it carries a nonce, which a file could not.
+        manifestTransforms: [
+          (entries) => ({
+            manifest: entries.map((entry) => (entry.url === 'index.html' ? { ...entry, url: '/' } : entry)),
+            warnings: [],
+          }),
+        ],
+      },
+    }),
+  ],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -6,9 +6,11 @@ import { createRoot } from 'react-dom/client';
 import { StyleSheetManager } from 'styled-components';
 import { reportUncaught } from './api/report';
 import { App } from './app/App';
+import { keepMediaFresh } from './app/fresh-media';
 import { keepLight, storedLight } from './app/lights';
 
 keepLight(storedLight());
+keepMediaFresh();
 reportUncaught();
 
 const root = document.getElementById('root');

@@ -1,0 +1,66 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/** An answer of the server, kept for when there is none. */
+export interface KeptAnswer {
+  readonly key: string;
+  readonly personId: string;
+  /** The address it answered, without `/api`. */
+  readonly path: string;
+  readonly body: unknown;
+  /** When it came, in milliseconds since 1970. */
+  readonly at: number;
+}
+
+/** Who signed in on this device last. */
+export interface KeptPerson {
+  readonly key: 'person';
+  readonly person: { readonly id: string };
+  readonly at: number;
+}
+
+/** A job begun without a connection. */
+export interface NewJob {
+  readonly id: string;
+  readonly personId: string;
+  readonly place: string;
+  readonly wanted: string;
+  /** The survey’s first revision, named here so that what is typed next can say what it stands on. */
+  readonly revisionId: string;
+  readonly madeAt: number;
+  /** Why the server would not take it. */
+  readonly refused?: string;
+}
+
+/** A job that somebody wants on this device. */
+export interface ChosenJob {
+  readonly key: string;
+  readonly personId: string;
+  readonly jobId: string;
+}
+
+interface DeviceDb extends DBSchema {
+  answers: { key: string; value: KeptAnswer; indexes: { person: string } };
+  person: { key: string; value: KeptPerson };
+  newJobs: { key: string; value: NewJob; indexes: { person: string } };
+  chosen: { key: string; value: ChosenJob; indexes: { person: string } };
+}
+
+let opened: Promise<IDBPDatabase<DeviceDb>> | undefined;
+
+/** What this device keeps so that it can be worked with alone. Rejects where the browser keeps nothing. */
+export function deviceDb(): Promise<IDBPDatabase<DeviceDb>> {
+  opened ??= openDB<DeviceDb>('keen-gauge-device', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('answers', { keyPath: 'key' }).createIndex('person', 'personId');
+      db.createObjectStore('person', { keyPath: 'key' });
+      db.createObjectStore('newJobs', { keyPath: 'id' }).createIndex('person', 'personId');
+      db.createObjectStore('chosen', { keyPath: 'key' }).createIndex('person', 'personId');
+    },
+    // A newer version of the application, in another tab, wants to bring it to the present.
+    blocking: (_now, _next, event) => {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
+    },
+  });
+  return opened;
+}

@@ -1,0 +1,35 @@
+import { clientsClaim } from 'workbox-core';
+import { ExpirationPlugin } from 'workbox-expiration';
+import {
+  cleanupOutdatedCaches,
+  createHandlerBoundToURL,
+  precacheAndRoute,
+  type PrecacheEntry,
+} from 'workbox-precaching';
+import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { CacheFirst } from 'workbox-strategies';
+
+declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: readonly PrecacheEntry[] };
+
+/** Small pictures, taken away with everything else when somebody signs out: web/src/offline/person.ts. */
+const PICTURES = 'keen-gauge-pictures';
+
+// The whole application is on the device: every part of one version, and of no other.
+precacheAndRoute([...self.__WB_MANIFEST]);
+cleanupOutdatedCaches();
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/'), { denylist: [/^\/api\//] }));
+
+// A thumbnail never changes under its address.
+registerRoute(
+  ({ url }) => /^\/api\/jobs\/[^/]+\/photos\/[^/]+\/thumb\.jpg$/.test(url.pathname),
+  new CacheFirst({
+    cacheName: PICTURES,
+    plugins: [new ExpirationPlugin({ maxEntries: 3000, maxAgeSeconds: 14 * 86_400 })],
+  }),
+);
+
+// The first page is looked after at once; a newer version waits until the page says that nothing is lost by it.
+clientsClaim();
+self.addEventListener('message', (event) => {
+  if ((event.data as { readonly type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting();
+});
