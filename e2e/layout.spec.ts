@@ -112,9 +112,8 @@ test('no view of any job of the demo breaks at any width', async ({ page }) => {
   test.skip(process.env['LAYOUT'] !== 'all');
   test.setTimeout(1_200_000);
   await signIn(page);
-  const { jobs } = (await page.evaluate(async () => (await fetch('/api/jobs')).json())) as {
-    readonly jobs: readonly { readonly id: string }[];
-  };
+  const answer = await page.request.get('/api/jobs');
+  const { jobs } = (await answer.json()) as { readonly jobs: readonly { readonly id: string }[] };
   const found: string[] = [];
   for (const [turn, { id }] of jobs.entries()) {
     await page.goto(`/jobs/${id}/place`);

@@ -14,6 +14,8 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   forbidOnly: Boolean(process.env['CI']),
   use: {
+    // Taken onto the device only where that is what is looked at: elsewhere it would be done a hundred times over.
+    serviceWorkers: 'block',
     actionTimeout: 90_000,
     baseURL: process.env['E2E_URL'] ?? 'http://localhost:4600',
     viewport: { width: 1280, height: 800 },

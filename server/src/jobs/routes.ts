@@ -32,6 +32,8 @@ class CreateJob {
   wanted: string;
   /** The job of a house like it, whose shape, loads and equipment it starts from. */
   @IsOptional() @IsUUID(undefined, { message: 'the id of a job' }) like?: string;
+  /** The survey’s first revision, named by a client that went on without waiting for the answer. */
+  @IsOptional() @IsUUID(undefined, { message: 'a UUID' }) revisionId?: string;
 }
 
 class ChangeJob {
@@ -53,7 +55,7 @@ export function jobRoutes(pool: Pool): Router {
 
   router.post('/', async (request, response) => {
     const asker = askerOf(request);
-    const { id, place, wanted, like } = bodyAs(CreateJob, request.body);
+    const { id, place, wanted, like, revisionId = newId() } = bodyAs(CreateJob, request.body);
     const job = await inFirm(pool, asker, async (db) => {
       const other = like === undefined ? undefined : await headOf(db, like);
       if (like !== undefined && !other) throw notFound('job');
@@ -61,7 +63,7 @@ export function jobRoutes(pool: Pool): Router {
         ? alikeSurvey(other.survey, addressOf(place))
         : { ...blankSurvey(), place: { ...addressOf(place) } };
       const summary = summarise(survey, rulesFor(undefined, await firmRules(db)), place);
-      await insertJob(db, { ...asker, id, place, wanted, survey, revisionId: newId(), summary });
+      await insertJob(db, { ...asker, id, place, wanted, survey, revisionId, summary });
       return jobById(db, id);
     });
     if (!job) throw notFound('job');

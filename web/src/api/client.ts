@@ -1,5 +1,8 @@
 /** Speaking to the server: JSON out, JSON back, every failure as one of two errors. */
 
+import { keepAnswer, keptAnswer } from '../offline/answers';
+import { answeredAfter, connectionNow, nothingCame } from '../offline/connection';
+
 export interface FieldFault {
   readonly path: string;
   readonly wrong: string;
@@ -101,11 +104,14 @@ export function sendFile<T>(path: string, file: Blob, type: string): Promise<T> 
 
 async function send<T>(path: string, patienceMs: number, request: RequestInit): Promise<T> {
   let response: Response;
+  const asked = Date.now();
   try {
     response = await fetch(`/api${path}`, { ...request, signal: AbortSignal.timeout(patienceMs) });
   } catch {
+    nothingCame();
     throw new NoAnswer();
   }
+  answeredAfter(Date.now() - asked);
   if (response.status === 204) return undefined as T;
   const answer = (await response.json().catch(() => undefined)) as unknown;
   if (response.ok && answer !== undefined) return answer as T;
@@ -114,5 +120,20 @@ async function send<T>(path: string, patienceMs: number, request: RequestInit): 
   throw new ServerProblem(response.status, title, detail ?? '', answer);
 }
 
-/** For SWR: the path is the key. */
-export const fetcher = <T>(path: string): Promise<T> => call<T>('GET', path);
+/** So long is waited for the server where there is a copy to show meanwhile; less where it did not answer last time. */
+const COPY_PATIENCE_MS = 6000;
+const WITHOUT_PATIENCE_MS = 2500;
+
+/** What the server says at an address; where it says nothing, what it said last, as this device keeps it. For SWR: the path is the key. */
+export async function fetcher<T>(path: string): Promise<T> {
+  const kept = await keptAnswer(path);
+  const patience = connectionNow() === 'without' ? WITHOUT_PATIENCE_MS : COPY_PATIENCE_MS;
+  try {
+    const answer = await call<T>('GET', path, undefined, kept ? patience : PATIENCE_MS);
+    void keepAnswer(path, answer);
+    return answer;
+  } catch (error) {
+    if (kept && error instanceof NoAnswer) return kept.body as T;
+    throw error;
+  }
+}

@@ -45,7 +45,8 @@ export function stateWords({ state, answer }: Pick<Job, 'state' | 'answer'>): st
 }
 
 /** How a job's number is written. */
-export const jobNumber = (number: number): string => `KG-${String(number).padStart(4, '0')}`;
+export const jobNumber = (number: number): string =>
+  number === 0 ? 'No number yet' : `KG-${String(number).padStart(4, '0')}`;
 
 export interface JobsFound {
   readonly jobs: readonly Job[];
@@ -54,18 +55,18 @@ export interface JobsFound {
   readonly stages: Partial<Readonly<Record<JobState, number>>>;
 }
 
-/** The jobs an address asks for, as the server reads it: `search`, `stage`, `route`, `person`, `late`, `archived`, `order`, `group`, `page`. */
-export function useJobs(asked: string) {
-  return useSWR<JobsFound, Error>(`/jobs${asked === '' ? '' : `?${asked}`}`, fetcher, { keepPreviousData: true });
-}
-
 export function useJob(id: string) {
   return useSWR<Job, Error>(`/jobs/${id}`, fetcher);
 }
 
-/** Makes a job; `like` is that of a house like it, which its survey then starts from. */
-export const createJob = (job: { id: string; place: string; wanted: string; like?: string }): Promise<Job> =>
-  call('POST', '/jobs', job);
+/** Makes a job; `like` is that of a house like it, which its survey then starts from; `revisionId` names the survey’s first revision. */
+export const createJob = (job: {
+  id: string;
+  place: string;
+  wanted: string;
+  like?: string;
+  revisionId?: string;
+}): Promise<Job> => call('POST', '/jobs', job);
 
 /** Gives a job to a person of the firm or to `nobody`; puts it away, or takes it out again. */
 export const changeJob = (id: string, change: { assignedTo?: string; archived?: boolean }): Promise<Job> =>

@@ -3,8 +3,12 @@ import { act, render, screen } from '@testing-library/react';
 import { SWRConfig } from 'swr';
 import { useMe } from './me';
 
-jest.mock('./client', () => ({ fetcher: jest.fn(), call: jest.fn(), ServerProblem: class extends Error {} }));
-const { fetcher } = jest.requireMock<{ fetcher: jest.Mock }>('./client');
+jest.mock('./client', () => ({
+  call: jest.fn(),
+  NoAnswer: class extends Error {},
+  ServerProblem: class extends Error {},
+}));
+const { call } = jest.requireMock<{ call: jest.Mock }>('./client');
 
 const seen: (string | null)[] = [];
 
@@ -34,7 +38,7 @@ function Name() {
 
 describe('who is signed in', () => {
   it('stays known while it is asked again, and is nobody at once when that is known', async () => {
-    fetcher.mockResolvedValueOnce({ name: 'Maren' }).mockResolvedValueOnce({ name: 'Maren Oakhanger' });
+    call.mockResolvedValueOnce({ id: 'm', name: 'Maren' }).mockResolvedValueOnce({ id: 'm', name: 'Maren Oakhanger' });
     await act(async () => {
       render(
         <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0 }}>

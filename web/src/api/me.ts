@@ -1,6 +1,8 @@
 import type { FirmRules } from '@keen-gauge/core/firm/firm-rules';
 import useSWR from 'swr';
-import { call, fetcher, ServerProblem } from './client';
+import { useConnection } from '../offline/connection';
+import { forgetCopies, rememberedPerson, rememberPerson } from '../offline/person';
+import { call, NoAnswer, ServerProblem } from './client';
 
 export interface Me {
   readonly id: string;
@@ -14,15 +16,38 @@ export interface Me {
   readonly rules: FirmRules;
 }
 
+/** How often the server is asked for while it does not answer. */
+const ASK_AGAIN_MS = 5000;
+
+/** Who is signed in: asked of the server; where it cannot be reached, whoever signed in last on this device. A session the server no longer knows takes the copies with it. */
+async function whoIsThere(path: string): Promise<Me | null> {
+  if (localStorage.getItem(LEFT) !== null) {
+    await endSession().catch(() => undefined);
+    return null;
+  }
+  // Before the first answer, so that what is asked meanwhile finds its copies.
+  const before = await rememberedPerson<Me>();
+  try {
+    const me = await call<Me>('GET', path, undefined, before ? PATIENCE_MS : undefined);
+    await rememberPerson(me);
+    return me;
+  } catch (problem) {
+    if (problem instanceof ServerProblem && problem.status === 401) {
+      if (before) await forgetCopies();
+      return null;
+    }
+    if (before && problem instanceof NoAnswer) return before;
+    throw problem;
+  }
+}
+
+const PATIENCE_MS = 2500;
+
 /** Who is signed in: undefined while asking, null when nobody is. */
 export function useMe(): { me: Me | null | undefined; error: Error | undefined; refresh: (me?: Me | null) => void } {
-  const { data, error, mutate } = useSWR<Me | null, Error>('/me', async (path: string) => {
-    try {
-      return await fetcher<Me>(path);
-    } catch (problem) {
-      if (problem instanceof ServerProblem && problem.status === 401) return null;
-      throw problem;
-    }
+  const connection = useConnection();
+  const { data, error, mutate } = useSWR<Me | null, Error>('/me', whoIsThere, {
+    refreshInterval: connection === 'without' ? ASK_AGAIN_MS : 0,
   });
   return {
     me: data,
@@ -32,5 +57,26 @@ export function useMe(): { me: Me | null | undefined; error: Error | undefined; 
   };
 }
 
-export const signIn = (email: string, password: string): Promise<Me> => call('POST', '/session', { email, password });
-export const signOut = (): Promise<void> => call('DELETE', '/session');
+export async function signIn(email: string, password: string): Promise<Me> {
+  const me = await call<Me>('POST', '/session', { email, password });
+  localStorage.removeItem(LEFT);
+  await rememberPerson(me);
+  return me;
+}
+
+/** Ends the session and takes everything of the server’s from this device, with or without a connection. */
+export async function signOut(): Promise<void> {
+  // Until the server has heard of it the session is still good, and this device does not use it.
+  localStorage.setItem(LEFT, 'yes');
+  await forgetCopies().catch(() => undefined);
+  await endSession();
+}
+
+const LEFT = 'keen-gauge-left';
+
+async function endSession(): Promise<void> {
+  await call('DELETE', '/session').catch((error: unknown) => {
+    if (!(error instanceof ServerProblem && error.status === 401)) throw error;
+  });
+  localStorage.removeItem(LEFT);
+}

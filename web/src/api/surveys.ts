@@ -1,6 +1,7 @@
 import type { Change, Conflict } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import useSWRInfinite from 'swr/infinite';
+import { keepAnswer } from '../offline/answers';
 import { call, fetcher } from './client';
 
 export interface Head {
@@ -26,7 +27,16 @@ export interface HistoryEntry {
   readonly changes: readonly Change[];
 }
 
-export const readHead = (jobId: string): Promise<Head> => call('GET', `/jobs/${jobId}/survey`);
+const headPath = (jobId: string): string => `/jobs/${jobId}/survey`;
+
+/** A survey as the server has it now. */
+export const readHead = (jobId: string): Promise<Head> => call('GET', headPath(jobId));
+
+/** A survey as the server has it, or as this device does where the server does not answer. */
+export const readHeadOrCopy = (jobId: string): Promise<Head> => fetcher(headPath(jobId));
+
+/** Keeps what the server is known to have now, for when it does not answer. */
+export const keepHead = (jobId: string, head: Head): Promise<void> => keepAnswer(headPath(jobId), head);
 
 export const postRevision = (
   jobId: string,

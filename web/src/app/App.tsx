@@ -13,12 +13,15 @@ const InstrumentsPage = lazyPart(() => import('../readings/InstrumentsPage'));
 const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
 const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
 const FirmPage = lazyPart(() => import('../firm/FirmPage'));
+const DevicePage = lazyPart(() => import('../device/DevicePage'));
 const HelpPage = lazyPart(() => import('../help/HelpPage'));
 const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 
 export function App() {
   return (
-    <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 4000 }}>
+    <SWRConfig
+      value={{ refreshWhenOffline: true, revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 4000 }}
+    >
       <GlobalStyle />
       <Boundary at="">
         <BrowserRouter>
@@ -29,6 +32,7 @@ export function App() {
               <Route path="/diary" element={<DiaryPage />} />
               <Route path="/firm/rules" element={<RulesPage />} />
               <Route path="/firm/:section?" element={<FirmPage />} />
+              <Route path="/device" element={<DevicePage />} />
               <Route path="/help/:part?" element={<HelpPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />

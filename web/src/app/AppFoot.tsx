@@ -62,6 +62,16 @@ export function AppFoot({
           >
             Help: words, and how the figures are made
           </Link>
+          <Link
+            to="/device"
+            replace
+            style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+            onClick={() => {
+              setMore(false);
+            }}
+          >
+            This device: what is here, and what is still to be sent
+          </Link>
           <p className="quiet">
             {me.name}, {me.firm}
           </p>

@@ -1,9 +1,22 @@
-import { CalendarDays, CircleHelp, ClipboardList, Gauge, LogOut, SlidersHorizontal } from 'lucide-react';
+import {
+  CalendarDays,
+  CircleHelp,
+  ClipboardList,
+  Gauge,
+  HardDriveDownload,
+  LogOut,
+  SlidersHorizontal,
+} from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { signOut, useMe, type Me } from '../api/me';
 import { BareButton, Button } from '../kit/Button';
+import { takeNewer } from '../offline/worker';
+import { ConnectionBand } from '../device/ConnectionBand';
+import { SignOutSheet } from '../device/SignOutSheet';
+import { unsent } from '../device/unsent';
+import { useDevice } from '../device/use-device';
 import { AppFoot } from './AppFoot';
 import { LightSwitch } from './LightSwitch';
 import { Mark } from './Mark';
@@ -83,10 +96,20 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   const { pathname } = useLocation();
   // A survey has its own way about.
   const survey = useMatch('/jobs/:jobId/*') !== null && !pathname.endsWith('/history');
+  const [leaving, setLeaving] = useState(false);
+  useDevice(me.id);
+  const go = (): void => {
+    void signOut()
+      .catch(() => undefined)
+      .finally(() => {
+        refresh(null);
+      });
+  };
   const leave = (): void => {
-    void signOut().finally(() => {
-      refresh(null);
-    });
+    void unsent(me.id).then((waiting) => {
+      if (waiting.length === 0) go();
+      else setLeaving(true);
+    }, go);
   };
   useShortcuts({
     '?': () => {
@@ -125,6 +148,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         >
           <CircleHelp size={20} aria-hidden />
         </BareButton>
+        <Bench to="/device" aria-label="This device">
+          <HardDriveDownload size={19} aria-hidden />
+        </Bench>
         <BareButton onPress={leave} aria-label={`Sign out ${me.name}`}>
           <LogOut size={18} aria-hidden />
           {me.name}
@@ -133,18 +159,21 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
       {newer && (
         <Newer role="status" className="no-print">
           <span>A newer version of Keen Gauge is here. What you typed is kept.</span>
-          <Button
-            onPress={() => {
-              window.location.reload();
-            }}
-          >
-            Load it
-          </Button>
+          <Button onPress={takeNewer}>Load it</Button>
         </Newer>
       )}
+      <ConnectionBand personId={me.id} />
       <PrintHead firm={me.firm} />
       {children}
       {!survey && <AppFoot me={me} pathname={pathname} onSignOut={leave} />}
+      <SignOutSheet
+        personId={me.id}
+        isOpen={leaving}
+        onClose={() => {
+          setLeaving(false);
+        }}
+        onGo={go}
+      />
       <ShortcutSheet
         isOpen={help}
         onClose={() => {

@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { isNewerWaiting, lookForNewer, onNewerWaiting } from '../offline/worker';
 
 const LOOK_EVERY_MS = 15 * 60_000;
 
@@ -6,10 +7,10 @@ const LOOK_EVERY_MS = 15 * 60_000;
 const beginning = (page: Document): string | null =>
   page.querySelector('script[type="module"][src]')?.getAttribute('src') ?? null;
 
-/** Whether the server gives out another version than the one this tab runs. Not known, as without a connection, is no. */
+/** Whether the server gives out another version than the one this tab runs. Not known, as without a connection, is no. Asked at an address no worker answers for. */
 export async function isNewerThere(own: Document = document): Promise<boolean> {
   try {
-    const response = await fetch('/', { cache: 'no-store' });
+    const response = await fetch('/sign-in', { cache: 'no-store' });
     if (!response.ok) return false;
     const there = beginning(new DOMParser().parseFromString(await response.text(), 'text/html'));
     return there !== null && beginning(own) !== null && there !== beginning(own);
@@ -20,12 +21,14 @@ export async function isNewerThere(own: Document = document): Promise<boolean> {
 
 /** Looks for a newer version when the tab is come back to, and now and then; once there is one it stays so. */
 export function useNewerVersion(): boolean {
-  const [newer, setNewer] = useState(false);
+  const waiting = useSyncExternalStore(onNewerWaiting, isNewerWaiting);
+  const [there, setNewer] = useState(false);
+  const newer = waiting || there;
   useEffect(() => {
     if (newer) return;
     let gone = false;
     const look = (): void => {
-      if (document.visibilityState === 'visible')
+      if (document.visibilityState === 'visible' && !lookForNewer())
         void isNewerThere().then((is) => {
           if (is && !gone) setNewer(true);
         });

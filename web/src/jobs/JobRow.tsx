@@ -1,5 +1,5 @@
 import { CLOCK_TITLES } from '@keen-gauge/core/calendar/clocks';
-import { CloudOff, EllipsisVertical } from 'lucide-react';
+import { CloudOff, EllipsisVertical, HardDriveDownload } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { jobNumber, stateWords, type Job } from '../api/jobs';
@@ -59,17 +59,34 @@ const Small = styled.span`
   color: var(--quiet);
 `;
 
-export type JobAct = 'assign' | 'duplicate' | 'archive' | 'restore';
+const Here = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  font-size: 0.88rem;
+  color: var(--quiet);
+`;
+
+export type JobAct = 'assign' | 'duplicate' | 'archive' | 'restore' | 'take' | 'leave';
 
 /** One job of the list: where it is and whose, how far it has come, its route, what is open, what is next and who has it. */
 export function JobRow({
   job,
   isKept,
+  hereAt,
+  isWithout,
+  isChosen,
   onAct,
 }: {
   readonly job: Job;
   /** Typing of it is on this device and has not been sent. */
   readonly isKept: boolean;
+  /** It is wanted on this device whoever has it. */
+  readonly isChosen: boolean;
+  /** When its survey was taken onto this device last, in milliseconds since 1970; undefined where it is not here. */
+  readonly hereAt: number | undefined;
+  /** There is no connection: what is not here cannot be opened. */
+  readonly isWithout: boolean;
   readonly onAct: (act: JobAct) => void;
 }) {
   return (
@@ -82,10 +99,17 @@ export function JobRow({
         <span>
           <strong>{job.place}</strong>
           <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
+          {hereAt === undefined ? (
+            isWithout && <Small as="span">Not on this device: it opens when there is a connection.</Small>
+          ) : (
+            <Here title={`On this device, as of ${new Date(hereAt).toLocaleString('en-GB')}`}>
+              <HardDriveDownload size={15} aria-hidden />
+              {isWithout || isChosen ? ' On this device' : <span className="unseen">On this device</span>}
+            </Here>
+          )}
           {isKept && (
             <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>
-              <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> Typed on this device and not sent
-              yet: open it to send it.
+              <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> On this device only, not sent yet.
             </span>
           )}
         </span>
@@ -104,6 +128,9 @@ export function JobRow({
         icon={<EllipsisVertical size={20} aria-hidden />}
         options={[
           { value: 'assign' as const, label: 'Assign' },
+          isChosen
+            ? { value: 'leave' as const, label: 'Do not take along' }
+            : { value: 'take' as const, label: 'Take along on this device' },
           { value: 'duplicate' as const, label: 'Duplicate for a house like it' },
           job.archived
             ? { value: 'restore' as const, label: 'Restore' }

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { useTitle } from '../app/use-title';
 import useSWR from 'swr';
 import { JOB_STATES, JOBS_PAGE } from '@keen-gauge/core/calendar/job-list';
-import { changeJob, jobNumber, STATE_WORDS, useJobs, type Job } from '../api/jobs';
+import { changeJob, jobNumber, STATE_WORDS, type Job } from '../api/jobs';
 import { problemWords } from '../api/problem-words';
 import type { Me } from '../api/me';
 import { useMedia } from '../app/use-media';
@@ -16,12 +16,29 @@ import { Hint } from '../kit/Hint';
 import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
+import { carryNow } from '../device/use-device';
+import { chooseJob, chosenJobs } from '../offline/chosen';
+import { useConnection } from '../offline/connection';
 import { keptJobs } from '../survey/kept';
 import { AssignSheet } from './AssignSheet';
 import { filtersSet, useJobQuery, writeQuery, type JobQuery } from './job-query';
 import { JobFilters } from './JobFilters';
 import { JobRow, type JobAct } from './JobRow';
+import { surveysHere } from './jobs-here';
+import { useJobs } from './use-jobs';
 import { NewJobSheet } from './NewJobSheet';
+
+/** Which surveys this device has, and which jobs somebody wants on it. */
+interface WhatIsHere {
+  readonly surveys: ReadonlyMap<string, number>;
+  readonly chosen: ReadonlySet<string>;
+}
+
+const NOTHING_HERE: WhatIsHere = { surveys: new Map(), chosen: new Set() };
+
+async function whatIsHere(personId: string): Promise<WhatIsHere> {
+  return { surveys: await surveysHere(), chosen: new Set(await chosenJobs(personId)) };
+}
 
 const NOTHING_KEPT: ReadonlySet<string> = new Set();
 
@@ -70,8 +87,8 @@ export function JobsPage() {
   const [making, setMaking] = useState<{ readonly like?: Job }>();
   const [assigning, setAssigning] = useState<Job>();
   const [told, setTold] = useState<{ readonly says: string; readonly undo?: () => void }>();
-  const { data, error, isLoading, mutate } = useJobs(writeQuery(query).toString());
   const me = useOutletContext<Me>();
+  const { data, error, isLoading, mutate } = useJobs(writeQuery(query).toString(), me.id);
   const { data: kept = NOTHING_KEPT } = useSWR(
     ['kept-here', me.id],
     ([, id]) => keptJobs(id).catch(() => NOTHING_KEPT),
@@ -79,6 +96,9 @@ export function JobsPage() {
       refreshInterval: 3000,
     },
   );
+  const { data: here = NOTHING_HERE, mutate: lookHere } = useSWR(['here', me.id], ([, id]) => whatIsHere(id), {
+    refreshInterval: 5000,
+  });
   useShortcuts({
     '/': () => document.querySelector<HTMLInputElement>('input[type="search"]')?.focus(),
     n: () => {
@@ -97,9 +117,22 @@ export function JobsPage() {
     }
     await mutate();
   };
+  const takeAlong = async (job: Job, isChosen: boolean): Promise<void> => {
+    try {
+      await chooseJob(me.id, job.id, isChosen);
+      if (isChosen) await carryNow(me.id);
+      setTold({
+        says: `${jobNumber(job.number)} ${job.place}: ${isChosen ? 'taken along on this device' : 'no longer taken along'}.`,
+      });
+    } catch {
+      setTold({ says: 'This browser keeps nothing: no job can be taken along.' });
+    }
+    await lookHere();
+  };
   const act = (job: Job, what: JobAct): void => {
     if (what === 'assign') setAssigning(job);
     else if (what === 'duplicate') setMaking({ like: job });
+    else if (what === 'take' || what === 'leave') void takeAlong(job, what === 'take');
     else void archive(job, what === 'archive');
   };
 
@@ -146,7 +179,7 @@ export function JobsPage() {
         </Notice>
       )}
       {isLoading && !data && <Waiting />}
-      {data && <JobList jobs={data.jobs} query={query} kept={kept} onAct={act} />}
+      {data && <JobList jobs={data.jobs} query={query} kept={kept} here={here} onAct={act} />}
       {data && data.total > JOBS_PAGE && (
         <Row style={{ justifyContent: 'center' }}>
           <Button
@@ -197,13 +230,16 @@ function JobList({
   jobs,
   query,
   kept,
+  here,
   onAct,
 }: {
   readonly jobs: readonly Job[];
   readonly query: JobQuery;
   readonly kept: ReadonlySet<string>;
+  readonly here: WhatIsHere;
   readonly onAct: (job: Job, act: JobAct) => void;
 }) {
+  const isWithout = useConnection() === 'without';
   if (jobs.length === 0)
     return (
       <p className="quiet" role="status" style={{ padding: '2rem', textAlign: 'center' }}>
@@ -222,6 +258,9 @@ function JobList({
               <JobRow
                 job={job}
                 isKept={kept.has(job.id)}
+                isChosen={here.chosen.has(job.id)}
+                hereAt={here.surveys.get(job.id)}
+                isWithout={isWithout}
                 onAct={(act) => {
                   onAct(job, act);
                 }}

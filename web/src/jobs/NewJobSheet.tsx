@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { useNavigate } from 'react-router';
+import { useNavigate, useOutletContext } from 'react-router';
 import { ServerProblem, type FieldFault } from '../api/client';
-import { createJob, jobNumber, type Job } from '../api/jobs';
+import { jobNumber, type Job } from '../api/jobs';
+import type { Me } from '../api/me';
 import { MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
 import { Sheet } from '../kit/Sheet';
 import { TextInput } from '../kit/TextInput';
+import { startJob } from './start-job';
 
 /** Two lines start a job; everything else is found out on site, or copied from a house like it and then confirmed. */
 export function NewJobSheet({
@@ -26,6 +28,7 @@ export function NewJobSheet({
   // One id for as long as the sheet is filled in: pressed twice, or sent again after no answer, it is still one job.
   const [id, setId] = useState(() => crypto.randomUUID());
   const navigate = useNavigate();
+  const me = useOutletContext<Me>();
   const faultAt = (path: string): string | undefined => {
     const found = problem?.faults.find((fault) => fault.path === path);
     return found && `It ${found.wrong}; ${found.expected} is expected.`;
@@ -35,12 +38,10 @@ export function NewJobSheet({
     setBusy(true);
     setProblem(undefined);
     try {
-      const job = await createJob({
-        id,
-        place: place.trim(),
-        wanted: wanted.trim(),
-        ...(like ? { like: like.id } : {}),
-      });
+      const job = await startJob(
+        { id, place: place.trim(), wanted: wanted.trim(), ...(like ? { like: like.id } : {}) },
+        me.id,
+      );
       setId(crypto.randomUUID());
       onClose();
       await navigate(`/jobs/${job.id}`, { replace: true });
@@ -53,7 +54,9 @@ export function NewJobSheet({
       }
       const known = error instanceof ServerProblem;
       setProblem({
-        text: known ? error.detail : 'The server cannot be reached. What you typed is still here; try again.',
+        text: known
+          ? error.detail
+          : 'The server cannot be reached, and the house it is to be like is there. What you typed is still here; try again, or start a job of its own.',
         faults: known ? error.faults : [],
       });
     } finally {

@@ -29,16 +29,19 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
     window.addEventListener('popstate', back);
     return () => {
       window.removeEventListener('popstate', back);
-      if (markedBy() !== mark) return;
-      ownSteps += 1;
-      window.addEventListener(
-        'popstate',
-        () => {
-          ownSteps -= 1;
-        },
-        { once: true },
-      );
-      window.history.back();
+      // A moment later: whatever took the page elsewhere has put its own entry in this one’s place by then.
+      setTimeout(() => {
+        if (markedBy() !== mark) return;
+        ownSteps += 1;
+        window.addEventListener(
+          'popstate',
+          () => {
+            ownSteps -= 1;
+          },
+          { once: true },
+        );
+        window.history.back();
+      });
     };
   }, [isOpen]);
 }

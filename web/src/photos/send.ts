@@ -1,5 +1,6 @@
 import { ServerProblem } from '../api/client';
 import { filePhoto } from '../api/photos';
+import { tellOfJob } from '../jobs/start-job';
 import { Refusal, type Filing } from './upload-queue';
 import type { WaitingPhoto } from './waiting';
 
@@ -11,6 +12,8 @@ export async function sendPhoto(
   progress: (sent: number) => void,
   stop: AbortSignal,
 ): Promise<void> {
+  // Pictures of a job begun without a connection come after the job.
+  if (!(await tellOfJob(photo.jobId))) throw new Error('the server has no such job');
   const { Upload } = await import('tus-js-client');
   const endpoint = `/api/jobs/${photo.jobId}/uploads`;
   await new Promise<void>((resolve, reject) => {

@@ -38,6 +38,21 @@ export async function forgetWaiting(id: string): Promise<void> {
   await (await database()).delete('photos', id);
 }
 
+/** How many pictures of each job this person chose that the server does not have. */
+export async function jobsWithPictures(personId: string): Promise<ReadonlyMap<string, number>> {
+  const range = IDBKeyRange.bound([personId, ''], [personId, '\uffff']);
+  const counts = new Map<string, number>();
+  for (
+    let at = await (await database()).transaction('photos').store.index('job').openKeyCursor(range);
+    at;
+    at = await at.continue()
+  ) {
+    const [, jobId] = at.key;
+    counts.set(jobId, (counts.get(jobId) ?? 0) + 1);
+  }
+  return counts;
+}
+
 /** What this person chose for a job and the server does not have, oldest first. */
 export async function waitingFor(personId: string, jobId: string): Promise<WaitingPhoto[]> {
   const found = await (await database()).getAllFromIndex('photos', 'job', [personId, jobId]);

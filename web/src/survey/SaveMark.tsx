@@ -38,8 +38,16 @@ const Frame = styled.span`
 `;
 
 /** Whether the server has what was typed. */
-export function SaveMark({ store }: { readonly store: SurveyStore }) {
-  const { saveState: state, notKept, failedUnder } = useSyncExternalStore(store.subscribe, store.get);
+export function SaveMark({
+  store,
+  isNew = false,
+}: {
+  readonly store: SurveyStore;
+  /** The server has not heard of the job yet: nothing of it is saved, whatever else is said. */
+  readonly isNew?: boolean;
+}) {
+  const { saveState, notKept, failedUnder } = useSyncExternalStore(store.subscribe, store.get);
+  const state = isNew && saveState === 'saved' ? 'offline' : saveState;
   const [Shape, words] = MARKS[state];
   const { pathname } = useLocation();
   const trouble = !['saved', 'waiting', 'saving'].includes(state);

@@ -60,7 +60,7 @@ export function SurveyTop({
         <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
         <strong>{survey.place.addressLine1 ?? job.place}</strong> <span className="quiet">{stateWords(job)}</span>
       </Name>
-      <SaveMark store={store} />
+      <SaveMark store={store} isNew={job.number === 0} />
       <BareButton
         aria-label="Undo"
         isDisabled={!canUndo}

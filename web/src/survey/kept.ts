@@ -64,7 +64,11 @@ export function ownTab(): Promise<string> {
   return claimed;
 }
 
+/** Jobs whose typing was taken away while they were open here: leaving them does not bring it back. */
+const takenAway = new Set<string>();
+
 export async function keep(entry: Omit<Kept, 'key'>): Promise<void> {
+  if (takenAway.has(`${entry.personId}/${entry.jobId}`)) return;
   await (await database()).put('unsaved', { ...entry, key: keyOf(entry) });
 }
 
@@ -83,8 +87,16 @@ export async function keptJobs(personId: string): Promise<ReadonlySet<string>> {
   return new Set(entries.map(({ jobId }) => jobId));
 }
 
+/** Takes away everything this person typed for a job on this device. */
+export async function forgetTyping(personId: string, jobId: string): Promise<void> {
+  takenAway.add(`${personId}/${jobId}`);
+  const db = await database();
+  for (const key of await db.getAllKeysFromIndex('unsaved', 'job', [personId, jobId])) await db.delete('unsaved', key);
+}
+
 /** Typing left behind for a job by this tab before a reload, or by tabs that have since closed. */
 export async function leftBehind(personId: string, jobId: string, ownTabId: string): Promise<Kept[]> {
+  takenAway.delete(`${personId}/${jobId}`);
   const entries = await (await database()).getAllFromIndex('unsaved', 'job', [personId, jobId]);
   const { held = [] } = await navigator.locks.query();
   const alive = new Set(held.map(({ name }) => name));

@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react';
+import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
 import { NoAnswer, ServerProblem } from '../api/client';
-import { postRevision, readHead, type ConflictAnswer, type Head } from '../api/surveys';
+import { keepHead, postRevision, readHead, readHeadOrCopy, type ConflictAnswer, type Head } from '../api/surveys';
+import { tellOfJob } from '../jobs/start-job';
 import { Keeper } from './keeper';
 import { forget, keep, leftBehind, ownTab, type Kept } from './kept';
 import { SurveyStore, type Links, type Outcome } from './survey-store';
@@ -25,6 +27,7 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
   useEffect(() => {
     let gone = false;
     let open: Open | undefined;
+    openHere.add(jobId);
     const look = (): void => {
       if (document.visibilityState !== 'visible' || !open) return;
       const looking = open.store;
@@ -60,6 +63,7 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
     window.addEventListener('pagehide', leaving);
     return () => {
       gone = true;
+      openHere.delete(jobId);
       clearInterval(timer);
       window.removeEventListener('focus', look);
       window.removeEventListener('online', back);
@@ -72,8 +76,16 @@ export function useSurveyStore(jobId: string, personId: string): Opening {
   return opening;
 }
 
-async function openStore(jobId: string, personId: string): Promise<Open> {
-  const head = await readHead(jobId);
+/** The jobs open in this tab. */
+const openHere = new Set<string>();
+
+export const isOpenHere = (jobId: string): boolean => openHere.has(jobId);
+
+/** Opens a survey as it is kept: the server’s head, or the copy of it here, and what was typed on it. */
+export async function openStore(jobId: string, personId: string): Promise<Open> {
+  const answer = await readHeadOrCopy(jobId);
+  // A copy may have been kept by an earlier version.
+  const head = { ...answer, survey: openStored(answer.survey) };
   // A browser that keeps nothing still works: everything goes straight to the server, and the page says what is not kept.
   const found = await left(personId, jobId).catch(() => null);
   const { tabId, entries } = found ?? { tabId: crypto.randomUUID(), entries: [] };
@@ -102,6 +114,13 @@ async function openStore(jobId: string, personId: string): Promise<Open> {
   };
   const store = new SurveyStore(head, links);
   if (found === null) store.kept(false);
+  let keptHead = head.revisionId;
+  store.subscribe(() => {
+    const now = store.get().head;
+    if (now.revisionId === keptHead) return;
+    keptHead = now.revisionId;
+    void keepHead(jobId, now);
+  });
   for (const entry of entries) {
     store.adopt(entry);
     if (entry.tabId !== tabId) keeper.then(() => forget(entry));
@@ -122,6 +141,7 @@ async function left(personId: string, jobId: string): Promise<{ tabId: string; e
 
 async function send(jobId: string, revision: Parameters<Links['send']>[0]): Promise<Outcome> {
   try {
+    if (!(await tellOfJob(jobId))) return { kind: 'refused', faults: JOB_REFUSED };
     return { kind: 'saved', saved: await postRevision(jobId, revision) };
   } catch (error) {
     if (error instanceof NoAnswer || !(error instanceof ServerProblem)) return { kind: 'no-answer' };
@@ -136,6 +156,10 @@ async function send(jobId: string, revision: Parameters<Links['send']>[0]): Prom
     };
   }
 }
+
+const JOB_REFUSED = [
+  { path: '$', wrong: 'belongs to a job that the server would not take', expected: 'see “This device” for why' },
+];
 
 function headOf({ survey, revisionId, seq }: ConflictAnswer): Head {
   return { survey, revisionId, seq };

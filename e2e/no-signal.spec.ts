@@ -1,0 +1,139 @@
+import { spawnSync } from 'node:child_process';
+import type { Page } from '@playwright/test';
+import { expect, goTo, signInByForm, test } from './journey';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** The whole application and the jobs meant for this person are on the device. */
+async function takenAlong(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.goto('/device');
+  await expect(page.getByRole('heading', { name: 'This device', level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Take along now' }).click();
+  const carried = page.getByRole('region', { name: 'Carried along' });
+  await expect(carried.getByRole('link', { name: /Hemp Lane/ })).toBeVisible();
+  await expect(carried.getByRole('status')).toHaveCount(0);
+  // Every page of it is answered for by the worker from here on.
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+}
+
+test('a day without a connection: opened, reloaded, a new job, answers, photographs; and all of it at the server afterwards', async ({
+  page,
+  context,
+}) => {
+  test.slow();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signInByForm(page, 'isla');
+  await takenAlong(page);
+
+  await context.setOffline(true);
+  await page.goto('/');
+  await expect(page.getByText('No connection.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('link', { name: /15 Hemp Lane/ })).toBeVisible();
+
+  // A job of the morning's list, opened for the first time here.
+  await page.getByRole('link', { name: /15 Hemp Lane/ }).click();
+  await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
+
+  // A job nobody has heard of.
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const sheet = page.getByRole('dialog', { name: 'New job' });
+  await sheet.getByLabel('Where').fill('2 Quarry Row, Netherby');
+  await sheet.getByLabel('Job description').fill('Vehicle charger');
+  await sheet.getByRole('button', { name: 'Start the survey' }).click();
+  await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
+  const address = new URL(page.url()).pathname.replace(/\/place$/, '');
+  const saving = page.getByRole('status', { name: 'Saving' });
+  await expect(saving).toContainText('Kept on this device');
+
+  await page.getByLabel('Customer', { exact: true }).fill('T. Quarry');
+  await expect(page.getByText('1 to send')).toBeVisible();
+  await page.goto(`${address}/cut-out`);
+  await expect(page.getByRole('heading', { name: 'Intake and cut-out' })).toBeVisible();
+  const picture = spawnSync('node', ['-e', PICTURE]).stdout;
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'label.jpg', mimeType: 'image/jpeg', buffer: picture });
+  await expect(page.getByText('label.jpg')).toBeVisible();
+
+  await page.reload();
+  await expect(page.getByText('label.jpg')).toBeVisible();
+  await page.goto('/device');
+  const waiting = page.getByRole('region', { name: 'To be sent' });
+  await expect(waiting.getByText('new job, answers, 1 photograph')).toBeVisible();
+
+  // The valley ends: it goes by itself.
+  await context.setOffline(false);
+  await expect(waiting.getByText('Everything you did is with the server.')).toBeVisible();
+  const survey = await (await page.request.get(`/api${address}/survey`)).json();
+  expect(survey).toMatchObject({ survey: { place: { addressLine1: '2 Quarry Row', customerName: 'T. Quarry' } } });
+  await expect
+    .poll(async () => ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey.photos.length)
+    .toBe(1);
+  const job = (await (await page.request.get(`/api${address}`)).json()) as { readonly number: number };
+  expect(job.number).toBeGreaterThan(0);
+});
+
+interface Photos {
+  readonly survey: { readonly photos: readonly unknown[] };
+}
+
+/** A picture of 400 × 300, as a camera would give it. */
+const PICTURE = `require('sharp')({ create: { width: 400, height: 300, channels: 3, background: '#884422' } }).jpeg().pipe(process.stdout)`;
+
+test('signing out with something unsent asks first; signed out, nothing is left to be read here', async ({
+  page,
+  context,
+}) => {
+  test.slow();
+  await signInByForm(page, 'tobin');
+  await takenAlong(page).catch(() => undefined);
+  await page.goto('/');
+  await page.getByRole('link', { name: /9 Candlemas Road/ }).click();
+  await goTo(page, 'Place and meter point');
+  await context.setOffline(true);
+  await page
+    .getByRole('button', { name: /^Customer/ })
+    .first()
+    .click();
+  await page.keyboard.type('Somebody else entirely');
+  await expect(page.getByRole('status', { name: 'Saving' })).toContainText('Kept on this device');
+  await page.getByRole('button', { name: /^Sign out/ }).click();
+  const sheet = page.getByRole('dialog', { name: 'Sign out?' });
+  await expect(sheet.getByText('1 job has work of yours')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Sign out all the same …' }).click();
+  await sheet.getByRole('button', { name: /^Yes, take away/ }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  const left = await page.evaluate(async () => {
+    const count = (name: string, store: string): Promise<number> =>
+      new Promise((resolve, reject) => {
+        const opening = indexedDB.open(name);
+        opening.onerror = () => {
+          reject(new Error('not opened'));
+        };
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction(store).objectStore(store).count();
+          counting.onsuccess = () => {
+            resolve(counting.result);
+          };
+        };
+      });
+    return [
+      await count('keen-gauge-device', 'answers'),
+      await count('keen-gauge-device', 'person'),
+      await count('keen-gauge', 'unsaved'),
+    ];
+  });
+  expect(left).toEqual([0, 0, 0]);
+  // The connection comes back: the session the server still had is ended, and nobody is signed in by it.
+  await context.setOffline(false);
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+});

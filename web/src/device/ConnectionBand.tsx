@@ -1,0 +1,76 @@
+import { CloudOff, RefreshCw, Split } from 'lucide-react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useConnection } from '../offline/connection';
+import { useSending } from './use-device';
+import { useUnsent } from './use-unsent';
+
+const Band = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 0 0.6rem;
+  padding: 0 clamp(0.7rem, 2vw, 1.4rem);
+  min-height: 44px;
+  background: var(--surface);
+  border-bottom: 2px solid var(--ask);
+  font-size: 0.95rem;
+  & > svg {
+    flex: none;
+    color: var(--ask);
+  }
+  & > span {
+    flex: 1;
+    min-width: 0;
+    line-height: 1.2;
+  }
+  & > a {
+    flex: none;
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    color: var(--ink);
+  }
+`;
+
+/** Says how the server is reached, while it is not as usual, and what waits for it. */
+export function ConnectionBand({ personId }: { readonly personId: string }) {
+  const connection = useConnection();
+  const waiting = useUnsent(personId);
+  const { isRunning, toDecide } = useSending();
+  const jobs = `${waiting.length} job${waiting.length === 1 ? '' : 's'}`;
+  if (connection === 'without')
+    return (
+      <Band role="status" className="no-print">
+        <CloudOff size={18} aria-hidden />
+        <span>
+          <strong>No connection.</strong> Kept here.
+        </span>
+        <Link to="/device">{waiting.length === 0 ? 'This device' : `${waiting.length} to send`}</Link>
+      </Band>
+    );
+  if (toDecide.size > 0)
+    return (
+      <Band role="status" className="no-print">
+        <Split size={18} aria-hidden />
+        <span>Somebody else answered the same.</span>
+        <Link to="/device">Choose</Link>
+      </Band>
+    );
+  if (isRunning && waiting.length > 0)
+    return (
+      <Band role="status" className="no-print">
+        <RefreshCw size={18} aria-hidden />
+        <span>Sending {jobs}.</span>
+        <Link to="/device">This device</Link>
+      </Band>
+    );
+  if (connection === 'slow')
+    return (
+      <Band role="status" className="no-print">
+        <RefreshCw size={18} aria-hidden />
+        <span>The connection is slow.</span>
+        <Link to="/device">This device</Link>
+      </Band>
+    );
+  return null;
+}

@@ -1,0 +1,44 @@
+import { forgetNewJob, newJobs } from '../offline/new-jobs';
+import { forgetWaiting, jobsWithPictures, waitingFor } from '../photos/waiting';
+import { forgetTyping, keptJobs } from '../survey/kept';
+
+/** What of one job is on this device and not with the server. */
+export interface Unsent {
+  readonly jobId: string;
+  /** The job itself: the server has not heard of it. */
+  readonly isNew: boolean;
+  readonly isTyped: boolean;
+  readonly pictures: number;
+  readonly refused?: string;
+}
+
+const nothing = (): ReadonlySet<string> => new Set();
+
+/** Everything of this person’s that the server does not have yet, job by job, new jobs first. */
+export async function unsent(personId: string): Promise<Unsent[]> {
+  const [begun, typed, pictures] = await Promise.all([
+    newJobs(personId),
+    keptJobs(personId).catch(nothing),
+    jobsWithPictures(personId).catch(() => new Map<string, number>()),
+  ]);
+  const ids = new Set([...begun.map(({ id }) => id), ...typed, ...pictures.keys()]);
+  return [...ids].map((jobId) => {
+    const own = begun.find(({ id }) => id === jobId);
+    return {
+      jobId,
+      isNew: own !== undefined,
+      isTyped: typed.has(jobId),
+      pictures: pictures.get(jobId) ?? 0,
+      ...(own?.refused === undefined ? {} : { refused: own.refused }),
+    };
+  });
+}
+
+/** Takes away everything of this person’s that the server does not have: asked for by signing out in spite of it. */
+export async function forgetUnsent(personId: string): Promise<void> {
+  for (const { jobId } of await unsent(personId)) {
+    await forgetNewJob(jobId);
+    await forgetTyping(personId, jobId);
+    for (const { id } of await waitingFor(personId, jobId)) await forgetWaiting(id);
+  }
+}
