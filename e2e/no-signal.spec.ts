@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { expect, goTo, signInByForm, test } from './journey';
+import { answerFor, expect, goTo, signInByForm, test } from './journey';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -11,7 +11,7 @@ async function takenAlong(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'This device', level: 1 })).toBeVisible();
   await page.getByRole('button', { name: 'Take along now' }).click();
   const carried = page.getByRole('region', { name: 'Carried along' });
-  await expect(carried.getByRole('link', { name: /Hemp Lane/ })).toBeVisible();
+  await expect(carried.getByRole('listitem').first()).toBeVisible();
   await expect(carried.getByRole('status')).toHaveCount(0);
   // Every page of it is answered for by the worker from here on.
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
@@ -23,17 +23,17 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
 }) => {
   test.slow();
   await page.setViewportSize({ width: 390, height: 844 });
-  await signInByForm(page, 'isla');
+  await signInByForm(page, 'tobin');
   await takenAlong(page);
 
   await context.setOffline(true);
   await page.goto('/');
   await expect(page.getByText('No connection.')).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('link', { name: /15 Hemp Lane/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /12 Tallow Row/ })).toBeVisible();
 
   // A job of the morning's list, opened for the first time here.
-  await page.getByRole('link', { name: /15 Hemp Lane/ }).click();
+  await page.getByRole('link', { name: /12 Tallow Row/ }).click();
   await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
 
   // A job nobody has heard of.
@@ -61,9 +61,17 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
 
   await page.reload();
   await expect(page.getByText('label.jpg')).toBeVisible();
+
+  // Signed where it stands.
+  await page.goto(`${address}/pack`);
+  await answerFor(page, 'The customer asked for it today.');
+  await page.getByLabel('Type your name to sign').fill('Tobin Farrowby');
+  await page.getByRole('button', { name: 'Sign on this device' }).click();
+  await expect(page.getByText('Signed on this device.')).toBeVisible();
+
   await page.goto('/device');
   const waiting = page.getByRole('region', { name: 'To be sent' });
-  await expect(waiting.getByText('new job, answers, 1 photograph')).toBeVisible();
+  await expect(waiting.getByText('new job, answers, 1 photograph, a signature')).toBeVisible();
 
   // The valley ends: it goes by itself.
   await context.setOffline(false);
@@ -75,6 +83,11 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
     .toBe(1);
   const job = (await (await page.request.get(`/api${address}`)).json()) as { readonly number: number };
   expect(job.number).toBeGreaterThan(0);
+  const { packs } = (await (await page.request.get(`/api${address}/packs`)).json()) as {
+    readonly packs: readonly object[];
+  };
+  expect(packs).toHaveLength(1);
+  expect(packs[0]).toMatchObject({ signedBy: 'Tobin Farrowby', reason: 'The customer asked for it today.' });
 });
 
 interface Photos {

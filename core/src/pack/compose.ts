@@ -36,6 +36,8 @@ export interface SignedBy {
   readonly contact?: FirmContact;
   /** ISO date and time. */
   readonly at: string;
+  /** ISO date and time by the device’s own clock, where it was signed there without a connection. */
+  readonly onDeviceAt?: string;
   /** The day it was commissioned, where it was before it is signed. */
   readonly commissionedOn?: string;
   /** Why it is signed although something is missing. */

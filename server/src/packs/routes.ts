@@ -1,7 +1,7 @@
 import { Signature } from '@keen-gauge/core/pack/signature';
 import { ListOf, Part } from '@keen-gauge/core/survey/fields';
 import { coveringMessage } from '@keen-gauge/core/pack/files';
-import { IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsISO8601, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import { Router, type Request } from 'express';
 import { pipeline } from 'node:stream/promises';
 import { setTimeout } from 'node:timers/promises';
@@ -26,6 +26,18 @@ class AnswerBody {
   reason: string;
 }
 
+/** What was signed on a device without a connection. */
+class SignedThereBody {
+  @IsISO8601({ strict: true }, { message: 'a date and time, ISO 8601' }) at: string;
+  @Matches(/^[0-9a-f]{64}$/, { message: 'a SHA-256 in hexadecimal' }) fingerprint: string;
+  /** Photographs that were on the device when it was signed, and came after it. */
+  @IsOptional()
+  @IsArray({ message: 'a list of ids' })
+  @ArrayMaxSize(500, { message: 'at most 500' })
+  @IsUUID(undefined, { each: true, message: 'a UUID' })
+  photos?: string[];
+}
+
 class SignOffBody {
   /** Made by the sender, so that the request sent twice makes one pack. */
   @IsOptional() @IsUUID(undefined, { message: 'a UUID' }) id?: string;
@@ -36,6 +48,7 @@ class SignOffBody {
   reason?: string;
   @ListOf(() => AnswerBody, 500) reasons?: AnswerBody[];
   @Part(() => Signature) signature?: Signature;
+  @Part(() => SignedThereBody) signedThere?: SignedThereBody;
 }
 
 /** A job's packs: signing off, and the list. */

@@ -1,4 +1,5 @@
 import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/opening/read';
+import { sealedText } from '@keen-gauge/core/pack/sealed-text';
 import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import type { IncomingMessage } from 'node:http';
@@ -152,6 +153,31 @@ describe('signing off', () => {
     expect((await zip()).equals(first)).toBe(true);
     await makePack(bench.app, firmId, id);
     expect((await bench.owner.query('SELECT 1 FROM pack_files WHERE pack_id = $1', [id])).rowCount).toBe(1);
+  });
+
+  it('what was signed without a connection becomes a pack where it is what the server has, and is refused where it is another', async () => {
+    const other = await makeJob(anna);
+    const { body } = await anna.post(`/api/jobs/${other.id}/packs`).send({ revisionId: other.revisionId });
+    const { missing } = body as { missing: { key: string; safety: boolean }[] };
+    const reasons = missing.filter(({ safety }) => safety).map(({ key }) => ({ key, reason: 'Answered for here.' }));
+    const at = '2026-03-02T08:15:00.000Z';
+    const fingerprint = createHash('sha256')
+      .update(sealedText(other.survey) ?? '')
+      .digest('hex');
+    const send = (there: object) =>
+      anna
+        .post(`/api/jobs/${other.id}/packs`)
+        .send({ revisionId: other.revisionId, reason: 'Asked for early.', reasons, signedThere: there });
+    const refused = await send({ at, fingerprint: 'f'.repeat(64) }).expect(409);
+    expect(refused.body).toMatchObject({ title: 'Changed since you signed' });
+    await send({ at: 'this morning', fingerprint }).expect(422);
+    await send({ at, fingerprint: 'short' }).expect(422);
+    await send({ at, fingerprint, photos: [randomUUID()] }).expect(201);
+    const record = await bench.owner.query<{ details: object }>(
+      "SELECT details FROM audit_entries WHERE job_id = $1 AND what = 'signed-off'",
+      [other.id],
+    );
+    expect(record.rows[0]?.details).toMatchObject({ signedWithoutConnection: at });
   });
 
   it('is not another firm’s to read', async () => {

@@ -3,6 +3,8 @@ import { daysOf } from '@keen-gauge/core/calendar/job-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
 import { composePack, type AnswerFor, type SignedBy } from '@keen-gauge/core/pack/compose';
+import { sealedText, withoutPhotos } from '@keen-gauge/core/pack/sealed-text';
+import type { Survey } from '@keen-gauge/core/survey/survey';
 import { missingItems, type Missing } from '@keen-gauge/core/pack/missing';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { readSurvey } from '@keen-gauge/core/survey/opening/read';
@@ -28,6 +30,8 @@ export interface SignOff {
   /** Why each thing that touches safety is answered for, by the key it is missing under. */
   readonly reasons?: readonly { readonly key: string; readonly reason: string }[];
   readonly signature?: Signature;
+  /** Where it was signed on a device without a connection: when by its clock, the SHA-256 of its sealed text, and the photographs that followed. */
+  readonly signedThere?: { readonly at: string; readonly fingerprint: string; readonly photos?: readonly string[] };
 }
 
 /**
@@ -50,6 +54,12 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       throw new Problem(409, 'Changed since you looked', 'The survey has changed. Look it over again, then sign.');
     const read = readSurvey(head.survey);
     if ('faults' in read) throw new Error('The stored survey could not be read.');
+    if (request.signedThere && !isWhatWasSigned(read.survey, request.signedThere))
+      throw new Problem(
+        409,
+        'Changed since you signed',
+        'The survey is another than the one you signed without a connection. Look it over, then sign again.',
+      );
 
     const firm = await firmRules(db);
     const rules = rulesFor(read.survey.place.meterPointNumber, firm);
@@ -67,6 +77,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       ...(reason ? { reason } : {}),
       ...(answers.length > 0 ? { answers } : {}),
       ...(request.signature ? { signature: request.signature } : {}),
+      ...(request.signedThere ? { onDeviceAt: request.signedThere.at } : {}),
     };
     const [before] = await packsOf(db, jobId);
     const said = before && (await packContent(db, before.id));
@@ -78,7 +89,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       before && said ? { number: packNumber(before.number), sections: said.sections } : undefined,
     );
     const surveyText = `${JSON.stringify(read.survey, null, 2)}\n`;
-    const fingerprint = createHash('sha256').update(surveyText).digest('hex');
+    const fingerprint = sha256(surveyText);
     // The firm's count last: whoever else signs waits for no more than what follows.
     const number = await takePackNumber(db, asker.firmId);
     await insertPack(db, asker, {
@@ -108,6 +119,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       fingerprint,
       revision: head.seq,
       ...(request.signature ? { signature: request.signature.kind } : {}),
+      ...(request.signedThere ? { signedWithoutConnection: request.signedThere.at } : {}),
       ...(reason ? { reason } : {}),
       ...(answers.length > 0 ? { answeredFor: answers } : {}),
     });
@@ -115,6 +127,13 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
     if (!stored) throw notFound('pack');
     return stored;
   });
+}
+
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+
+/** Whether the survey is the one that was signed on a device, but for photographs that were waiting there. */
+function isWhatWasSigned(survey: Survey, { fingerprint, photos = [] }: NonNullable<SignOff['signedThere']>): boolean {
+  return sha256(sealedText(withoutPhotos(survey, photos)) ?? '') === fingerprint;
 }
 
 /** The pack that was signed under this id before, where the same is asked again; refused where something else was. */

@@ -41,6 +41,7 @@ export const signOff = (
   { id, revisionId }: { readonly id: string; readonly revisionId: string },
   { reason, reasons }: SigningReasons,
   signature: Signature | null,
+  signedThere?: { readonly at: string; readonly fingerprint: string; readonly photos: readonly string[] },
 ): Promise<Pack> =>
   call('POST', `/jobs/${jobId}/packs`, {
     id,
@@ -48,6 +49,7 @@ export const signOff = (
     ...(reason.trim() === '' ? {} : { reason }),
     ...(reasons.length === 0 ? {} : { reasons }),
     ...(signature ? { signature } : {}),
+    ...(signedThere ? { signedThere } : {}),
   });
 
 /** The newest pack, where the survey has moved on since it was signed, and what is different. */

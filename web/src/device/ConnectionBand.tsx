@@ -52,8 +52,8 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
     return (
       <Band role="status" className="no-print">
         <Split size={18} aria-hidden />
-        <span>Somebody else answered the same.</span>
-        <Link to="/device">Choose</Link>
+        <span>Something waits for your decision.</span>
+        <Link to="/device">Decide</Link>
       </Band>
     );
   if (isRunning && waiting.length > 0)

@@ -100,14 +100,16 @@ function ToSend({
             <li key={each.jobId}>
               <JobLink job={jobs.find(({ id }) => id === each.jobId)} id={each.jobId} />
               <span className="quiet">
-                {toDecide.has(each.jobId) ? 'Somebody else answered the same: open it and choose' : unsentWords(each)}
+                {toDecide.has(each.jobId)
+                  ? (each.refused ?? 'Somebody else answered the same: open it and choose')
+                  : unsentWords(each)}
               </span>
             </li>
           ))}
         </List>
       )}
       <Row>
-        <MainButton isDisabled={isRunning || waiting.length === 0} onPress={() => void sendEverything(me.id)}>
+        <MainButton isDisabled={isRunning || waiting.length === 0} onPress={() => void sendEverything(me.id, true)}>
           <Send size={18} aria-hidden /> Send now
         </MainButton>
       </Row>
@@ -116,12 +118,13 @@ function ToSend({
 }
 
 /** What of a job waits: new job, answers, 3 photographs. */
-export function unsentWords({ isNew, isTyped, pictures, refused }: Unsent): string {
+export function unsentWords({ isNew, isTyped, pictures, signatures, refused }: Unsent): string {
   if (refused !== undefined) return `The server would not take it: ${refused}`;
   return [
     isNew ? 'new job' : '',
     isTyped ? 'answers' : '',
     pictures > 0 ? `${pictures} photograph${pictures === 1 ? '' : 's'}` : '',
+    signatures > 0 ? 'a signature' : '',
   ]
     .filter((words) => words !== '')
     .join(', ');

@@ -2,6 +2,7 @@ import { NoAnswer } from '../api/client';
 import { report } from '../api/report';
 import { tellOfJob } from '../jobs/start-job';
 import { sendPictures } from '../photos/send-waiting';
+import { sendSignatures } from './send-signatures';
 import { unsent } from './unsent';
 
 /** How far the sending is. */
@@ -29,11 +30,11 @@ export function onSending(listener: () => void): () => void {
 }
 
 /**
- * Sends everything of this person’s that the server does not have: of each job first the job, then what was typed, then its pictures. One tab does it at
+ * Sends everything of this person’s that the server does not have: of each job first the job, then what was typed, then its pictures, and at last what was signed. One tab does it at
  * a time; the rest waits for the next call where the server does not answer. Everything goes under the name it was given when it was made, so that what
- * had arrived before is not done twice.
+ * had arrived before is not done twice. `again`: what the server refused is asked for once more.
  */
-export async function sendEverything(personId: string): Promise<void> {
+export async function sendEverything(personId: string, again = false): Promise<void> {
   await navigator.locks.request('keen-gauge-sending', { ifAvailable: true }, async (lock) => {
     if (!lock) return;
     const waiting = await unsent(personId);
@@ -44,7 +45,7 @@ export async function sendEverything(personId: string): Promise<void> {
     const toDecide = new Set<string>();
     become({ isRunning: true, toDecide });
     try {
-      for (const { jobId, isTyped, pictures } of waiting) {
+      for (const { jobId, isTyped, pictures, signatures } of waiting) {
         if (!(await tellOfJob(jobId))) continue;
         if (isTyped) {
           // With the core in it: fetched only where there is something to send.
@@ -52,8 +53,12 @@ export async function sendEverything(personId: string): Promise<void> {
           const came = await sendTyping(jobId, personId);
           if (came === 'to-decide') toDecide.add(jobId);
           if (came === 'not-now') return;
+          // What is signed stands on what was typed.
+          if (came !== 'sent') continue;
         }
         if (pictures > 0) await sendPictures(personId, jobId);
+        // Last: what was signed is whole only then.
+        if (signatures > 0 && !(await sendSignatures(personId, jobId, again))) toDecide.add(jobId);
       }
       become({ isRunning: false, toDecide, doneAt: Date.now() });
     } catch (error) {

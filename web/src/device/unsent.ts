@@ -1,4 +1,5 @@
 import { forgetNewJob, newJobs } from '../offline/new-jobs';
+import { forgetSignature, keptSignatures } from '../offline/signatures';
 import { forgetWaiting, jobsWithPictures, waitingFor } from '../photos/waiting';
 import { forgetTyping, keptJobs } from '../survey/kept';
 
@@ -9,6 +10,8 @@ export interface Unsent {
   readonly isNew: boolean;
   readonly isTyped: boolean;
   readonly pictures: number;
+  /** Signed here, and not a numbered pack yet. */
+  readonly signatures: number;
   readonly refused?: string;
 }
 
@@ -16,20 +19,29 @@ const nothing = (): ReadonlySet<string> => new Set();
 
 /** Everything of this person’s that the server does not have yet, job by job, new jobs first. */
 export async function unsent(personId: string): Promise<Unsent[]> {
-  const [begun, typed, pictures] = await Promise.all([
+  const [begun, signed, typed, pictures] = await Promise.all([
     newJobs(personId),
+    keptSignatures(personId),
     keptJobs(personId).catch(nothing),
     jobsWithPictures(personId).catch(() => new Map<string, number>()),
   ]);
-  const ids = new Set([...begun.map(({ id }) => id), ...typed, ...pictures.keys()]);
+  const ids = new Set([
+    ...begun.map(({ id }) => id),
+    ...typed,
+    ...pictures.keys(),
+    ...signed.map(({ jobId }) => jobId),
+  ]);
   return [...ids].map((jobId) => {
+    const ofJob = signed.filter((each) => each.jobId === jobId);
+    const refused = ofJob.find(({ problem }) => problem !== undefined)?.problem;
     const own = begun.find(({ id }) => id === jobId);
     return {
       jobId,
       isNew: own !== undefined,
       isTyped: typed.has(jobId),
       pictures: pictures.get(jobId) ?? 0,
-      ...(own?.refused === undefined ? {} : { refused: own.refused }),
+      signatures: ofJob.length,
+      ...((own?.refused ?? refused) === undefined ? {} : { refused: own?.refused ?? refused ?? '' }),
     };
   });
 }
@@ -38,6 +50,7 @@ export async function unsent(personId: string): Promise<Unsent[]> {
 export async function forgetUnsent(personId: string): Promise<void> {
   for (const { jobId } of await unsent(personId)) {
     await forgetNewJob(jobId);
+    for (const { id, jobId: of } of await keptSignatures(personId)) if (of === jobId) await forgetSignature(id);
     await forgetTyping(personId, jobId);
     for (const { id } of await waitingFor(personId, jobId)) await forgetWaiting(id);
   }

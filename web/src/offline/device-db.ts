@@ -1,3 +1,4 @@
+import type { Signature } from '@keen-gauge/core/pack/signature';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** An answer of the server, kept for when there is none. */
@@ -38,11 +39,31 @@ export interface ChosenJob {
   readonly jobId: string;
 }
 
+/** A survey signed without a connection, fixed as it was then. */
+export interface KeptSignature {
+  /** Of the pack it becomes. */
+  readonly id: string;
+  readonly personId: string;
+  readonly jobId: string;
+  /** ISO date and time by this device’s clock. */
+  readonly at: string;
+  /** SHA-256 of the survey as it was signed, in hexadecimal. */
+  readonly fingerprint: string;
+  /** Photographs that waited here when it was signed. */
+  readonly photos: readonly string[];
+  readonly reason: string;
+  readonly reasons: readonly { readonly key: string; readonly reason: string }[];
+  readonly signature: Signature;
+  /** Why it has not become a pack although the server was reached. */
+  readonly problem?: string;
+}
+
 interface DeviceDb extends DBSchema {
   answers: { key: string; value: KeptAnswer; indexes: { person: string } };
   person: { key: string; value: KeptPerson };
   newJobs: { key: string; value: NewJob; indexes: { person: string } };
   chosen: { key: string; value: ChosenJob; indexes: { person: string } };
+  signatures: { key: string; value: KeptSignature; indexes: { person: string } };
 }
 
 let opened: Promise<IDBPDatabase<DeviceDb>> | undefined;
@@ -55,6 +76,7 @@ export function deviceDb(): Promise<IDBPDatabase<DeviceDb>> {
       db.createObjectStore('person', { keyPath: 'key' });
       db.createObjectStore('newJobs', { keyPath: 'id' }).createIndex('person', 'personId');
       db.createObjectStore('chosen', { keyPath: 'key' }).createIndex('person', 'personId');
+      db.createObjectStore('signatures', { keyPath: 'id' }).createIndex('person', 'personId');
     },
     // A newer version of the application, in another tab, wants to bring it to the present.
     blocking: (_now, _next, event) => {

@@ -80,7 +80,7 @@ export async function packPdf(
     { quiet: true, size: 9 },
   );
   page.paragraph(
-    `Signed: ${signedBy.name}, ${signedBy.firm}${signedBy.registration ? `, ${signedBy.registration}` : ''}, ${dated(signedBy.at)}`,
+    `Signed: ${signedBy.name}, ${signedBy.firm}${signedBy.registration ? `, ${signedBy.registration}` : ''}, ${dated(signedBy.at)}${signedBy.onDeviceAt ? ` (on site without a connection, ${dated(signedBy.onDeviceAt)})` : ''}`,
     {
       face: 'bold',
     },

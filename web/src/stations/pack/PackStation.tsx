@@ -11,6 +11,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { StationFrame } from '../StationFrame';
 import { LettersPanel } from './LettersPanel';
 import { PacksPanel } from './PacksPanel';
+import { SignedHere } from './SignedHere';
 import { SignOff } from './SignOff';
 
 const TITLES = {
@@ -48,6 +49,7 @@ export default function PackStation() {
             </ul>
           </Notice>
         )}
+        <SignedHere />
         <SignOff missing={missing} />
       </Panel>
       <Panel aria-label="What this rests on">

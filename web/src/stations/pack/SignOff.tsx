@@ -7,8 +7,10 @@ import { MainButton } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Row, Stack } from '../../kit/Panel';
 import { TextInput } from '../../kit/TextInput';
+import { useConnection } from '../../offline/connection';
 import { useSurvey } from '../../survey/SurveyContext';
 import { MissingList } from './MissingList';
+import { signHere } from './sign-here';
 import { SignatureField } from './SignatureField';
 
 /** Shorter than this says nothing of why; the server asks for the same. */
@@ -16,7 +18,8 @@ const LEAST_REASON = 10;
 
 /** Signing the survey off: why, where something is missing, and the signature of whoever answers for it. */
 export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
-  const { job, me, state } = useSurvey();
+  const { job, me, state, survey } = useSurvey();
+  const isWithout = useConnection() === 'without' || state.saveState === 'offline';
   const { mutate } = usePacks(job.id);
   const [reason, setReason] = useState('');
   const [reasons, setReasons] = useState<Readonly<Record<string, string>>>({});
@@ -37,14 +40,16 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const safety = missing.filter((item) => item.safety);
   const others = missing.length > safety.length;
   const unanswered = safety.filter(({ key }) => (reasons[key]?.trim().length ?? 0) < LEAST_REASON).length;
-  const ready = state.saveState === 'saved' && state.conflicts.length === 0;
+  const ready = (isWithout || state.saveState === 'saved') && state.conflicts.length === 0;
 
   const sign = async (): Promise<void> => {
     setBusy(true);
     setProblem(undefined);
     try {
       const given = safety.map(({ key }) => ({ key, reason: reasons[key] ?? '' }));
-      await signOff(job.id, { id: packId, revisionId }, { reason, reasons: given }, signature);
+      const why = { reason, reasons: given };
+      if (!isWithout) await signOff(job.id, { id: packId, revisionId }, why, signature);
+      else if (signature) await signHere({ packId, jobId: job.id, personId: me.id, survey }, why, signature);
       setReason('');
       setReasons({});
       setSignature(null);
@@ -54,7 +59,9 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
       setProblem(
         error instanceof ServerProblem
           ? `${error.title}. ${error.detail}`
-          : 'The server did not answer. Look below before signing again.',
+          : isWithout
+            ? 'This device could not keep what was signed. It is not signed.'
+            : 'The server did not answer. Look below before signing again.',
       );
     } finally {
       await mutate().catch(() => undefined);
@@ -97,7 +104,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
           onPress={() => void sign()}
           isDisabled={busy || !ready || signature === null || unanswered > 0 || (others && reason.trim() === '')}
         >
-          {busy ? 'Making the pack …' : 'Sign off and freeze'}
+          {busy ? 'Making the pack …' : isWithout ? 'Sign on this device' : 'Sign off and freeze'}
         </MainButton>
         {!ready && <span className="quiet">Waiting until everything is saved.</span>}
         {unanswered > 0 && (
