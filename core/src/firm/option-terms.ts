@@ -24,6 +24,8 @@ export class FirmTerms {
   @ListOf(() => FirmBandWords, COST_BANDS.length) bands: FirmBandWords[] = [];
   /** What packs and letters are written under. */
   @Part(() => FirmContact) contact?: FirmContact;
+  /** For how many days a device may show what it carries along without having heard from the server. */
+  @Count(1, 60) keptDays?: number;
 }
 
 /** The rules with a firm's own terms laid over it. A wait that ends before it begins is put in order. */

@@ -11,7 +11,8 @@ export function sendLog(jobId: string, file: Blob, name: string): Promise<string
   });
 }
 
-async function sendLogAs(jobId: string, id: string, file: Blob, name: string): Promise<void> {
+/** Keeps a log’s file with the job under an id made before. Sent twice, it is kept once. */
+export async function sendLogAs(jobId: string, id: string, file: Blob, name: string): Promise<void> {
   const packed = await new Response(file.stream().pipeThrough(new CompressionStream('gzip'))).blob();
   let response: Response;
   try {

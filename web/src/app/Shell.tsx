@@ -97,7 +97,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   // A survey has its own way about.
   const survey = useMatch('/jobs/:jobId/*') !== null && !pathname.endsWith('/history');
   const [leaving, setLeaving] = useState(false);
-  useDevice(me.id);
+  useDevice(me);
   const go = (): void => {
     void signOut()
       .catch(() => undefined)

@@ -10,7 +10,7 @@ import { Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { useConnection, type Connection } from '../offline/connection';
-import { KEPT_DAYS } from '../offline/person';
+import { keptDaysOf } from '../offline/person';
 import { askToLast, isNearlyFull, roomHere, sizeWords } from './room';
 import { sendEverything } from './sender';
 import { carryNow, useCarrying, useSending } from './use-device';
@@ -118,12 +118,13 @@ function ToSend({
 }
 
 /** What of a job waits: new job, answers, 3 photographs. */
-export function unsentWords({ isNew, isTyped, pictures, signatures, refused }: Unsent): string {
+export function unsentWords({ isNew, isTyped, pictures, logs, signatures, refused }: Unsent): string {
   if (refused !== undefined) return `The server would not take it: ${refused}`;
   return [
     isNew ? 'new job' : '',
     isTyped ? 'answers' : '',
     pictures > 0 ? `${pictures} photograph${pictures === 1 ? '' : 's'}` : '',
+    logs > 0 ? `${logs} log${logs === 1 ? '' : 's'}` : '',
     signatures > 0 ? 'a signature' : '',
   ]
     .filter((words) => words !== '')
@@ -147,10 +148,10 @@ function Carried({
       <h2>Carried along</h2>
       <p className="quiet">
         Jobs given to you, those you opened in the last week, and those you chose from the list of jobs. Kept for{' '}
-        {KEPT_DAYS} days without word from the server, and gone when you sign out.
+        {keptDaysOf(me)} days without word from the server, and gone when you sign out.
       </p>
       <Row>
-        <Button isDisabled={carrying !== null || connection === 'without'} onPress={() => void carryNow(me.id)}>
+        <Button isDisabled={carrying !== null || connection === 'without'} onPress={() => void carryNow(me)}>
           <Download size={18} aria-hidden /> Take along now
         </Button>
         {carrying && (

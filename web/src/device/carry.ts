@@ -2,10 +2,8 @@ import { call, fetcher } from '../api/client';
 import type { Job, JobsFound } from '../api/jobs';
 import { thumbUrl } from '../api/photos';
 import type { Head } from '../api/surveys';
-import { keepAnswer, keptAnswer } from '../offline/answers';
-import { forgetBefore } from '../offline/answers';
+import { forgetBefore, keepAnswer, keptAnswer } from '../offline/answers';
 import { chosenJobs } from '../offline/chosen';
-import { KEPT_DAYS } from '../offline/person';
 import { surveysHere } from '../jobs/jobs-here';
 
 const DAY_MS = 86_400_000;
@@ -25,10 +23,15 @@ export interface Carrying {
 
 /**
  * Takes onto this device what a day’s work needs: the firm’s own things, the jobs given to this person, those chosen, and those opened lately, each with its
- * survey, dates, packs and small pictures. What has not changed since it was taken is not fetched again. Rejects with NoAnswer where the connection goes.
+ * survey, dates, packs and small pictures; what is older than `keptDays` goes. What has not changed since it was taken is not fetched again. Rejects with NoAnswer where the connection goes.
  */
-export async function carry(personId: string, told: (carrying: Carrying) => void, now = Date.now()): Promise<void> {
-  await forgetBefore(now - KEPT_DAYS * DAY_MS);
+export async function carry(
+  personId: string,
+  keptDays: number,
+  told: (carrying: Carrying) => void,
+  now = Date.now(),
+): Promise<void> {
+  await forgetBefore(now - keptDays * DAY_MS);
   for (const path of OF_THE_FIRM) await fetcher(path);
   const meant = await jobsMeant(personId, now);
   for (const [at, jobId] of meant.entries()) {

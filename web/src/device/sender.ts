@@ -1,6 +1,7 @@
 import { NoAnswer } from '../api/client';
 import { report } from '../api/report';
 import { tellOfJob } from '../jobs/start-job';
+import { sendKeptLogs } from '../measured/send-kept-logs';
 import { sendPictures } from '../photos/send-waiting';
 import { sendSignatures } from './send-signatures';
 import { unsent } from './unsent';
@@ -30,7 +31,7 @@ export function onSending(listener: () => void): () => void {
 }
 
 /**
- * Sends everything of this person’s that the server does not have: of each job first the job, then what was typed, then its pictures, and at last what was signed. One tab does it at
+ * Sends everything of this person’s that the server does not have: of each job first the job, then its logs, then what was typed, then its pictures, and at last what was signed. One tab does it at
  * a time; the rest waits for the next call where the server does not answer. Everything goes under the name it was given when it was made, so that what
  * had arrived before is not done twice. `again`: what the server refused is asked for once more.
  */
@@ -45,8 +46,9 @@ export async function sendEverything(personId: string, again = false): Promise<v
     const toDecide = new Set<string>();
     become({ isRunning: true, toDecide });
     try {
-      for (const { jobId, isTyped, pictures, signatures } of waiting) {
+      for (const { jobId, isTyped, pictures, logs, signatures } of waiting) {
         if (!(await tellOfJob(jobId))) continue;
+        if (logs > 0) await sendKeptLogs(personId, jobId);
         if (isTyped) {
           // With the core in it: fetched only where there is something to send.
           const { sendTyping } = await import('../survey/send-kept');

@@ -1,3 +1,4 @@
+import { forgetLog, keptLogs } from '../offline/logs';
 import { forgetNewJob, newJobs } from '../offline/new-jobs';
 import { forgetSignature, keptSignatures } from '../offline/signatures';
 import { forgetWaiting, jobsWithPictures, waitingFor } from '../photos/waiting';
@@ -10,6 +11,8 @@ export interface Unsent {
   readonly isNew: boolean;
   readonly isTyped: boolean;
   readonly pictures: number;
+  /** Files of logs. */
+  readonly logs: number;
   /** Signed here, and not a numbered pack yet. */
   readonly signatures: number;
   readonly refused?: string;
@@ -19,8 +22,9 @@ const nothing = (): ReadonlySet<string> => new Set();
 
 /** Everything of this person’s that the server does not have yet, job by job, new jobs first. */
 export async function unsent(personId: string): Promise<Unsent[]> {
-  const [begun, signed, typed, pictures] = await Promise.all([
+  const [begun, logs, signed, typed, pictures] = await Promise.all([
     newJobs(personId),
+    keptLogs(personId),
     keptSignatures(personId),
     keptJobs(personId).catch(nothing),
     jobsWithPictures(personId).catch(() => new Map<string, number>()),
@@ -30,16 +34,21 @@ export async function unsent(personId: string): Promise<Unsent[]> {
     ...typed,
     ...pictures.keys(),
     ...signed.map(({ jobId }) => jobId),
+    ...logs.map(({ jobId }) => jobId),
   ]);
   return [...ids].map((jobId) => {
     const ofJob = signed.filter((each) => each.jobId === jobId);
-    const refused = ofJob.find(({ problem }) => problem !== undefined)?.problem;
+    const logsOfJob = logs.filter((each) => each.jobId === jobId);
+    const refused =
+      ofJob.find(({ problem }) => problem !== undefined)?.problem ??
+      logsOfJob.find((each) => each.refused !== undefined)?.refused;
     const own = begun.find(({ id }) => id === jobId);
     return {
       jobId,
       isNew: own !== undefined,
       isTyped: typed.has(jobId),
       pictures: pictures.get(jobId) ?? 0,
+      logs: logsOfJob.length,
       signatures: ofJob.length,
       ...((own?.refused ?? refused) === undefined ? {} : { refused: own?.refused ?? refused ?? '' }),
     };
@@ -50,6 +59,7 @@ export async function unsent(personId: string): Promise<Unsent[]> {
 export async function forgetUnsent(personId: string): Promise<void> {
   for (const { jobId } of await unsent(personId)) {
     await forgetNewJob(jobId);
+    for (const { id, jobId: of } of await keptLogs(personId)) if (of === jobId) await forgetLog(id);
     for (const { id, jobId: of } of await keptSignatures(personId)) if (of === jobId) await forgetSignature(id);
     await forgetTyping(personId, jobId);
     for (const { id } of await waitingFor(personId, jobId)) await forgetWaiting(id);

@@ -1,8 +1,10 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { useSWRConfig } from 'swr';
 import { NoAnswer } from '../api/client';
+import type { Me } from '../api/me';
 import { report } from '../api/report';
 import { connectionNow, onConnection } from '../offline/connection';
+import { keptDaysOf } from '../offline/person';
 import { carry, type Carrying } from './carry';
 import { onSending, sendEverything, sendingNow, type Sending } from './sender';
 
@@ -21,11 +23,11 @@ const become = (next: Carrying | null): void => {
 };
 
 /** Takes the jobs onto this device, once at a time. */
-export async function carryNow(personId: string): Promise<void> {
+export async function carryNow(me: Me): Promise<void> {
   if (taking || connectionNow() === 'without') return;
   taking = true;
   try {
-    await carry(personId, become);
+    await carry(me.id, keptDaysOf(me), become);
   } catch (error) {
     if (!(error instanceof NoAnswer)) report('error', error);
   } finally {
@@ -47,12 +49,13 @@ export const useCarrying = (): Carrying | null =>
 export const useSending = (): Sending => useSyncExternalStore(onSending, sendingNow);
 
 /** While somebody is signed in: sends what waits, takes along what a day without a connection needs, and asks everything anew when the connection is back. */
-export function useDevice(personId: string): void {
+export function useDevice(me: Me): void {
+  const personId = me.id;
   const { mutate } = useSWRConfig();
   useEffect(() => {
     const send = (): void => void sendEverything(personId);
     const take = (): void => {
-      if (document.visibilityState === 'visible') void carryNow(personId);
+      if (document.visibilityState === 'visible') void carryNow(me);
     };
     const first = setTimeout(() => {
       send();
@@ -77,5 +80,5 @@ export function useDevice(personId: string): void {
       stop();
       window.removeEventListener('online', send);
     };
-  }, [personId, mutate]);
+  }, [personId, me, mutate]);
 }

@@ -5,6 +5,7 @@ export const FIRM_SECTIONS = [
   ['equipment', 'Charging equipment'],
   ['address', 'Address'],
   ['costs', 'Costs and waits'],
+  ['devices', 'Devices'],
   ['checklists', 'Checklists'],
   ['rules', 'Rules'],
   ['record', 'Record of changes'],

@@ -8,7 +8,7 @@ import { EquipmentPanel } from './EquipmentPanel';
 import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { StuckPanel } from './StuckPanel';
-import { AddressPanel, CostsPanel } from './TermsPanel';
+import { AddressPanel, CostsPanel, DevicesPanel } from './TermsPanel';
 
 const Page = styled.main`
   max-width: 60rem;
@@ -41,6 +41,8 @@ function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
       return <AddressPanel />;
     case 'costs':
       return <CostsPanel />;
+    case 'devices':
+      return <DevicesPanel />;
     case 'checklists':
       return <ChecklistsPanel me={me} />;
     case 'record':

@@ -20,6 +20,7 @@ import { NumberInput } from '../kit/NumberInput';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
+import { KEPT_DAYS } from '../offline/person';
 import { useDraft } from './use-draft';
 
 /** A form over the firm’s terms once they are there; each saves its own part of them. */
@@ -57,6 +58,47 @@ export function AddressPanel() {
     <TermsOf title="What packs and letters are written under">
       {(terms, save) => <AddressForm terms={terms} onSave={save} />}
     </TermsOf>
+  );
+}
+
+/** How long the firm’s devices keep what they carry along. */
+export function DevicesPanel() {
+  return (
+    <TermsOf title="What devices carry along">{(terms, save) => <DevicesForm terms={terms} onSave={save} />}</TermsOf>
+  );
+}
+
+function DevicesForm({ terms, onSave }: FormProps) {
+  const { draft, isChanged, change, settle } = useDraft('devices', { keptDays: terms.keptDays ?? KEPT_DAYS });
+  return (
+    <Stack>
+      <p className="quiet">
+        Surveys are on the device of whoever works on them, so that they open where there is no signal. What is there is
+        taken away when its owner signs out, when the session ends, and when the server has not been heard for so long.
+        What was typed and never sent stays for its owner. It is not encrypted by Keen Gauge: lock the device.
+      </p>
+      <div style={{ maxWidth: '20rem' }}>
+        <NumberInput
+          label="Kept without word from the server"
+          unit="days"
+          least={1}
+          most={60}
+          usual={[7, 14, 30]}
+          value={draft.keptDays}
+          onChange={(keptDays) => {
+            change({ keptDays: keptDays ?? KEPT_DAYS });
+          }}
+        />
+      </div>
+      <Saving
+        isChanged={isChanged}
+        done="Saved. Devices keep to it from their next contact on."
+        save={async () => {
+          await onSave({ ...terms, ...draft });
+          settle(draft);
+        }}
+      />
+    </Stack>
   );
 }
 

@@ -120,7 +120,7 @@ export function JobsPage() {
   const takeAlong = async (job: Job, isChosen: boolean): Promise<void> => {
     try {
       await chooseJob(me.id, job.id, isChosen);
-      if (isChosen) await carryNow(me.id);
+      if (isChosen) await carryNow(me);
       setTold({
         says: `${jobNumber(job.number)} ${job.place}: ${isChosen ? 'taken along on this device' : 'no longer taken along'}.`,
       });

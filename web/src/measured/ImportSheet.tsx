@@ -5,7 +5,8 @@ import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import type { Measurement } from '@keen-gauge/core/survey/measurement';
 import { useEffect, useRef, useState } from 'react';
 import { FileTrigger, ProgressBar } from 'react-aria-components';
-import { fetchLog, knownMapping, rememberMapping, sendLog } from '../api/logs';
+import { fetchLog, knownMapping, rememberMapping } from '../api/logs';
+import { sendOrKeepLog } from './send-kept-logs';
 import { Waiting } from '../app/Waiting';
 import { lazyPart } from '../kit/lazy-part';
 import { Button, MainButton } from '../kit/Button';
@@ -135,7 +136,7 @@ function ImportSteps({ kept, onClose }: { readonly kept: Measurement | null; rea
     setBusy(true);
     setProblem(undefined);
     try {
-      const id = await sendLog(job.id, from.file, from.name);
+      const id = await sendOrKeepLog(me.id, job.id, from.file, from.name);
       const { shape, usualShape = shape, sheet } = from.preview;
       if (mapping) await rememberMapping(shape, mapping).catch(() => undefined);
       if (mapping && usualShape !== shape && sheet !== undefined)

@@ -15,7 +15,7 @@ export interface KeptAnswer {
 /** Who signed in on this device last. */
 export interface KeptPerson {
   readonly key: 'person';
-  readonly person: { readonly id: string };
+  readonly person: { readonly id: string; readonly rules?: { readonly terms?: { readonly keptDays?: number } } };
   readonly at: number;
 }
 
@@ -58,11 +58,22 @@ export interface KeptSignature {
   readonly problem?: string;
 }
 
+/** A log’s file that the server does not have. */
+export interface KeptLog {
+  readonly id: string;
+  readonly personId: string;
+  readonly jobId: string;
+  readonly name: string;
+  readonly file: Blob;
+  readonly refused?: string;
+}
+
 interface DeviceDb extends DBSchema {
   answers: { key: string; value: KeptAnswer; indexes: { person: string } };
   person: { key: string; value: KeptPerson };
   newJobs: { key: string; value: NewJob; indexes: { person: string } };
   chosen: { key: string; value: ChosenJob; indexes: { person: string } };
+  logs: { key: string; value: KeptLog; indexes: { person: string } };
   signatures: { key: string; value: KeptSignature; indexes: { person: string } };
 }
 
@@ -76,6 +87,7 @@ export function deviceDb(): Promise<IDBPDatabase<DeviceDb>> {
       db.createObjectStore('person', { keyPath: 'key' });
       db.createObjectStore('newJobs', { keyPath: 'id' }).createIndex('person', 'personId');
       db.createObjectStore('chosen', { keyPath: 'key' }).createIndex('person', 'personId');
+      db.createObjectStore('logs', { keyPath: 'id' }).createIndex('person', 'personId');
       db.createObjectStore('signatures', { keyPath: 'id' }).createIndex('person', 'personId');
     },
     // A newer version of the application, in another tab, wants to bring it to the present.

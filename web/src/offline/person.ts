@@ -3,14 +3,22 @@ import { deviceDb } from './device-db';
 
 const DAY_MS = 86_400_000;
 
-/** For how long what is kept may be used without the server having been heard. */
+/** For how many days what is kept may be used without the server having been heard, where the firm has not said. */
 export const KEPT_DAYS = 14;
+
+/** What is read of whoever signed in: who, and for how long their firm lets a device keep what it carries. */
+interface Person {
+  readonly id: string;
+  readonly rules?: { readonly terms?: { readonly keptDays?: number } };
+}
+
+export const keptDaysOf = (person: Person): number => person.rules?.terms?.keptDays ?? KEPT_DAYS;
 
 /** Where the service worker keeps small pictures. */
 export const PICTURES = 'keen-gauge-pictures';
 
 /** Keeps who signed in, so that the application opens without the server; what another person left to be read goes. */
-export async function rememberPerson(person: { readonly id: string }, at = Date.now()): Promise<void> {
+export async function rememberPerson(person: Person, at = Date.now()): Promise<void> {
   keepFor(person.id);
   try {
     const db = await deviceDb();
@@ -23,11 +31,11 @@ export async function rememberPerson(person: { readonly id: string }, at = Date.
 }
 
 /** Who signed in last on this device; undefined where nobody did, or so long ago that what is kept has been taken away. */
-export async function rememberedPerson<P extends { readonly id: string }>(now = Date.now()): Promise<P | undefined> {
+export async function rememberedPerson<P extends Person>(now = Date.now()): Promise<P | undefined> {
   try {
     const kept = await (await deviceDb()).get('person', 'person');
     if (!kept) return undefined;
-    if (now - kept.at > KEPT_DAYS * DAY_MS || kept.at - now > DAY_MS) {
+    if (now - kept.at > keptDaysOf(kept.person) * DAY_MS || kept.at - now > DAY_MS) {
       await forgetCopies();
       return undefined;
     }

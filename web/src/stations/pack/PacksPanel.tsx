@@ -5,6 +5,7 @@ import { Button, ButtonLink } from '../../kit/Button';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
+import { useConnection } from '../../offline/connection';
 import { useSurvey } from '../../survey/SurveyContext';
 import { ChangeLines } from './ChangeLines';
 
@@ -12,12 +13,18 @@ import { ChangeLines } from './ChangeLines';
 export function PacksPanel() {
   const { job, state } = useSurvey();
   const { data, error } = usePacks(job.id);
+  const isWithout = useConnection() === 'without';
   return (
     <Panel aria-label="Packs">
       <h2>Packs</h2>
       {error && !data && <Notice kind="act" title="The packs could not be loaded." />}
       {data?.packs.length === 0 && (
         <p className="quiet">None yet. The first appears here when the survey is signed off.</p>
+      )}
+      {isWithout && (
+        <p className="quiet">
+          Documents and archives are made and given out by the server: they wait for a connection.
+        </p>
       )}
       {data?.packs.map((pack) => (
         <PackLine key={pack.id} pack={pack} seq={state.head.seq} />
