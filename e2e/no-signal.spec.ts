@@ -1,6 +1,8 @@
 import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { answerFor, expect, goTo, signInByForm, test } from './journey';
+import { answerFor, expect, goTo, newJob, PASSWORD, saved, signInByForm, signOff, test } from './journey';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -96,6 +98,99 @@ interface Photos {
 
 /** A picture of 400 × 300, as a camera would give it. */
 const PICTURE = `require('sharp')({ create: { width: 400, height: 300, channels: 3, background: '#884422' } }).jpeg().pipe(process.stdout)`;
+
+test('signed without a connection and changed by somebody else meanwhile: it is shown, and nothing is a pack until somebody decides', async ({
+  page,
+  context,
+  browser,
+}) => {
+  test.slow();
+  await signInByForm(page, 'maren');
+  const address = await newJob(page, '7 Two Devices, Netherby');
+  await page.getByLabel('Customer', { exact: true }).fill('A. Customer');
+  await saved(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await goTo(page, 'Pack');
+  await context.setOffline(true);
+  await answerFor(page, 'The customer is waiting for it.');
+  await page.getByLabel('Type your name to sign').fill('Maren Oakhanger');
+  // The page learns of it by the next thing it asks.
+  await page.evaluate(() => fetch('/api/me').catch(() => undefined));
+  await expect(page.getByRole('button', { name: 'Sign on this device' })).toBeVisible();
+  await page.getByRole('button', { name: 'Sign on this device' }).click();
+  await expect(page.getByText('Signed on this device.')).toBeVisible();
+
+  const other = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  await signInByForm(other, 'isla');
+  await other.goto(`${address}/place`);
+  await other.getByLabel('Postcode').fill('ZZ9 9ZZ');
+  await saved(other);
+  await other.context().close();
+
+  await context.setOffline(false);
+  await page.goto('/device');
+  const waiting = page.getByRole('region', { name: 'To be sent' });
+  await expect(waiting.getByText(/The survey is another than the one you signed/)).toBeVisible();
+  const packs = async (): Promise<number> =>
+    ((await (await page.request.get(`/api${address}/packs`)).json()) as { readonly packs: readonly object[] }).packs
+      .length;
+  expect(await packs()).toBe(0);
+  await waiting.getByRole('link', { name: /7 Two Devices/ }).click();
+  await goTo(page, 'Pack');
+  await page.getByRole('button', { name: 'Withdraw it, and sign again below' }).click();
+  await expect(page.getByText('Signed on this device, and not taken.')).toHaveCount(0);
+  await signOff(page, 'The customer is waiting for it.');
+  await expect.poll(packs).toBe(1);
+});
+
+test('a session that ended meanwhile: signed in again, nothing typed is lost, and no copy was left to be read', async ({
+  page,
+  context,
+}) => {
+  test.slow();
+  await signInByForm(page, 'isla');
+  const address = await newJob(page, '8 Session Street, Netherby');
+  await saved(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await context.setOffline(true);
+  await page.getByLabel('Customer', { exact: true }).fill('Typed in the valley');
+  await expect(page.getByRole('status', { name: 'Saving' })).toContainText('Kept on this device');
+  await context.clearCookies();
+  await context.setOffline(false);
+  await page.goto('/device');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.getByLabel('E-mail address').fill('isla@fennel.example');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Everything you did is with the server.')).toBeVisible();
+  const survey = (await (await page.request.get(`/api${address}/survey`)).json()) as object;
+  expect(survey).toMatchObject({ survey: { place: { customerName: 'Typed in the valley' } } });
+});
+
+test('a newer version waits until somebody takes it, and what is typed outlives it', async ({ page }) => {
+  test.slow();
+  const script = join(import.meta.dirname, '../dist/web/sw.js');
+  const before = readFileSync(script, 'utf8');
+  try {
+    await signInByForm(page, 'isla');
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
+    writeFileSync(script, `${before}\n// deployed\n`);
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
+    const told = page.getByText('A newer version of Keen Gauge is here.');
+    await expect(told).toBeVisible();
+    await page.getByLabel('Search jobs').fill('Tallow');
+    await page.getByRole('button', { name: 'Load it' }).click();
+    await expect(told).toHaveCount(0);
+    await expect(page.getByLabel('Search jobs')).toHaveValue('Tallow');
+    await expect
+      .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting))
+      .toBe(null);
+  } finally {
+    writeFileSync(script, before);
+  }
+});
 
 test('signing out with something unsent asks first; signed out, nothing is left to be read here', async ({
   page,

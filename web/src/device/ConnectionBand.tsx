@@ -35,7 +35,7 @@ const Band = styled.div`
 /** Says how the server is reached, while it is not as usual, and what waits for it. */
 export function ConnectionBand({ personId }: { readonly personId: string }) {
   const connection = useConnection();
-  const waiting = useUnsent(personId);
+  const waiting = useUnsent(personId) ?? [];
   const { isRunning, toDecide } = useSending();
   const jobs = `${waiting.length} job${waiting.length === 1 ? '' : 's'}`;
   if (connection === 'without')

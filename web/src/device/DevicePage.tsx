@@ -84,7 +84,8 @@ function ToSend({
   readonly connection: Connection;
   readonly jobs: readonly Job[];
 }) {
-  const waiting = useUnsent(me.id);
+  const found = useUnsent(me.id);
+  const waiting = found ?? [];
   const { isRunning, toDecide } = useSending();
   return (
     <Panel aria-label="To be sent">
@@ -92,7 +93,7 @@ function ToSend({
       <p role="status">
         {connection === 'without' && <CloudOff size={17} aria-hidden style={{ verticalAlign: '-0.2em' }} />}{' '}
         {CONNECTION_WORDS[connection]}{' '}
-        {waiting.length === 0 ? 'Everything you did is with the server.' : isRunning ? 'Sending now.' : ''}
+        {found?.length === 0 ? 'Everything you did is with the server.' : isRunning ? 'Sending now.' : ''}
       </p>
       {waiting.length > 0 && (
         <List>

@@ -24,9 +24,11 @@ export function SignOutSheet({
     <Sheet title="Sign out?" isOpen={isOpen} onClose={onClose}>
       <Stack>
         <p>
-          {waiting.length === 0
-            ? 'Everything you did is with the server now.'
-            : `${waiting.length} job${waiting.length === 1 ? ' has' : 's have'} work of yours that only this device has. Signing out takes it away.`}
+          {waiting === undefined
+            ? 'Looking what is here …'
+            : waiting.length === 0
+              ? 'Everything you did is with the server now.'
+              : `${waiting.length} job${waiting.length === 1 ? ' has' : 's have'} work of yours that only this device has. Signing out takes it away.`}
         </p>
         <Row>
           <MainButton onPress={onClose}>Stay signed in</MainButton>
@@ -39,7 +41,7 @@ export function SignOutSheet({
             See what it is, and send it
           </Link>
         </Row>
-        {waiting.length > 0 && !sure ? (
+        {waiting === undefined ? null : waiting.length > 0 && !sure ? (
           <Button
             onPress={() => {
               setSure(true);
