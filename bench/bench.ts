@@ -14,6 +14,8 @@ import { benchOptions } from './options';
 import { benchPack } from './pack';
 import { benchPhotos } from './photos';
 import { benchHomes } from './homes';
+import { benchPhone } from './phone';
+import { benchNoSignal } from './no-signal';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
 import { benchTyping } from './typing';
@@ -26,6 +28,8 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'log-page': benchLogPage,
   'line-up': benchLineup,
   typing: benchTyping,
+  phone: benchPhone,
+  'no-signal': benchNoSignal,
   photos: benchPhotos,
   pack: benchPack,
   options: benchOptions,

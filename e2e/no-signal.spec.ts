@@ -78,7 +78,7 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
   // The valley ends: it goes by itself.
   await context.setOffline(false);
   await expect(waiting.getByText('Everything you did is with the server.')).toBeVisible();
-  const survey = await (await page.request.get(`/api${address}/survey`)).json();
+  const survey = (await (await page.request.get(`/api${address}/survey`)).json()) as object;
   expect(survey).toMatchObject({ survey: { place: { addressLine1: '2 Quarry Row', customerName: 'T. Quarry' } } });
   await expect
     .poll(async () => ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey.photos.length)

@@ -2,7 +2,7 @@ import { assess } from './assess';
 import type { Assessment } from './assessment';
 import { worstPhase } from './demand/per-phase';
 import { questionKey } from './questions/question';
-import type { RouteWay } from './route/route';
+import type { RouteWay } from './route/ways';
 import type { Rules } from './rules/rules';
 import type { Survey } from './survey/survey';
 import { BASES, type Basis } from './survey/words/words';

@@ -1,4 +1,4 @@
-import type { RouteWay } from '../route/route';
+import type { RouteWay } from '../route/ways';
 import type { Rules } from '../rules/rules';
 import { addDays, addWorkingDays, type Day } from './days';
 

@@ -1,6 +1,6 @@
 import { assess } from '../assess';
 import { questionKey, type Question } from '../questions/question';
-import type { RouteWay } from '../route/route';
+import type { RouteWay } from '../route/ways';
 import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { fits } from './fits';

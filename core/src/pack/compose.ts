@@ -4,7 +4,7 @@ import { CLASS_NAMES } from '../demand/maximum-demand';
 import { answerWords } from '../grounds/verdict';
 import { lineupOf, type Lineup } from '../lineup/layout';
 import { groupedMeterPoint, meterPoint } from '../route/meter-point';
-import type { RouteWay } from '../route/route';
+import type { RouteWay } from '../route/ways';
 import type { FirmContact } from '../firm/contact';
 import type { Rules } from '../rules/rules';
 import type { Measurement } from '../survey/measurement';

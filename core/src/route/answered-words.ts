@@ -1,5 +1,6 @@
 import type { AnswerOfOperator } from '../calendar/operator-answers';
-import { ROUTE_WORDS, type Route } from './route';
+import { ROUTE_WORDS } from './ways';
+import { type Route } from './route';
 
 const SAID: Readonly<Record<AnswerOfOperator, string>> = {
   accepted: 'accepted',

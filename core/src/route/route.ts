@@ -1,16 +1,7 @@
 import { leastShown } from '../rules/rounding';
 import type { RouteFacts, Trigger } from './trigger';
 import { triggersOf } from './triggers';
-
-export const ROUTE_WAYS = ['fit-then-notify', 'ask-then-fit', 'hold'] as const;
-export type RouteWay = (typeof ROUTE_WAYS)[number];
-
-/** The three ways as people read them. */
-export const ROUTE_WORDS: Readonly<Record<RouteWay, string>> = {
-  'fit-then-notify': 'Fit, then notify',
-  'ask-then-fit': 'Ask, then fit',
-  hold: 'Hold: make safe',
-};
+import { ROUTE_WORDS, type RouteWay } from './ways';
 
 /** The words where the operator need not be asked, and something of the firm's own work stands in the way all the same. */
 export const SETTLE_WORDS = 'Not yet: settle first';

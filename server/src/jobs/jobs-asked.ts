@@ -1,4 +1,4 @@
-import { ROUTE_WAYS } from '@keen-gauge/core/route/route';
+import { ROUTE_WAYS } from '@keen-gauge/core/route/ways';
 import { isUUID } from 'class-validator';
 import { JOB_ORDERS, JOB_STATES, JOBS_PAGE } from '@keen-gauge/core/calendar/job-list';
 import type { JobsAsked } from './queries';

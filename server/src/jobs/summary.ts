@@ -1,6 +1,6 @@
 import { assess } from '@keen-gauge/core/assess';
 import { rulesFor, type FirmRules } from '@keen-gauge/core/firm/firm-rules';
-import type { RouteWay } from '@keen-gauge/core/route/route';
+import type { RouteWay } from '@keen-gauge/core/route/ways';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 

@@ -1,7 +1,7 @@
 import { OPERATOR_ANSWER_NAMES, type AnswerOfOperator } from '@keen-gauge/core/calendar/operator-answers';
 import type { JobState } from '@keen-gauge/core/calendar/job-list';
 import type { ClockId } from '@keen-gauge/core/calendar/clocks';
-import type { RouteWay } from '@keen-gauge/core/route/route';
+import type { RouteWay } from '@keen-gauge/core/route/ways';
 import useSWR from 'swr';
 import { call, fetcher } from './client';
 

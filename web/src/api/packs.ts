@@ -1,6 +1,6 @@
 import type { PackChange } from '@keen-gauge/core/pack/changes';
 import type { Signature } from '@keen-gauge/core/pack/signature';
-import type { RouteWay } from '@keen-gauge/core/route/route';
+import type { RouteWay } from '@keen-gauge/core/route/ways';
 import useSWR from 'swr';
 import useSWRImmutable from 'swr/immutable';
 import { call, fetcher } from './client';

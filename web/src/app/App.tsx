@@ -1,7 +1,6 @@
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { JobsPage } from '../jobs/JobsPage';
-import { SignInPage } from './SignInPage';
 import { Boundary } from './Boundary';
 import { GlobalStyle } from './GlobalStyle';
 import { Guarded } from './Guarded';
@@ -14,6 +13,7 @@ const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
 const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
 const FirmPage = lazyPart(() => import('../firm/FirmPage'));
 const DevicePage = lazyPart(() => import('../device/DevicePage'));
+const SignInPage = lazyPart(() => import('./SignInPage'));
 const HelpPage = lazyPart(() => import('../help/HelpPage'));
 const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 

@@ -1,12 +1,10 @@
-import { CalendarDays, ClipboardList, Gauge, LogOut, Menu, SlidersHorizontal } from 'lucide-react';
+import { CalendarDays, ClipboardList, Gauge, Menu, SlidersHorizontal } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import type { Me } from '../api/me';
-import { BareButton } from '../kit/Button';
 import { FootBar, type FootItem } from '../kit/FootBar';
-import { Stack } from '../kit/Panel';
-import { Sheet } from '../kit/Sheet';
-import { LightSwitch } from './LightSwitch';
+import { lazyPart } from '../kit/lazy-part';
+
+const MoreSheet = lazyPart(() => import('./MoreSheet'));
 
 const PLACES = [
   ['Jobs', '/', ClipboardList],
@@ -41,47 +39,15 @@ export function AppFoot({
         label="Keen Gauge"
         items={[...items, { name: 'More', icon: <Menu size={21} aria-hidden />, onPress: open }]}
       />
-      <Sheet
-        title="More"
-        isOpen={more}
-        onClose={() => {
-          setMore(false);
-        }}
-      >
-        <Stack>
-          <div>
-            <LightSwitch />
-          </div>
-          <Link
-            to="/help"
-            replace
-            style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-            onClick={() => {
-              setMore(false);
-            }}
-          >
-            Help: words, and how the figures are made
-          </Link>
-          <Link
-            to="/device"
-            replace
-            style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-            onClick={() => {
-              setMore(false);
-            }}
-          >
-            This device: what is here, and what is still to be sent
-          </Link>
-          <p className="quiet">
-            {me.name}, {me.firm}
-          </p>
-          <div>
-            <BareButton onPress={onSignOut}>
-              <LogOut size={18} aria-hidden /> Sign out
-            </BareButton>
-          </div>
-        </Stack>
-      </Sheet>
+      {more && (
+        <MoreSheet
+          me={me}
+          onSignOut={onSignOut}
+          onClose={() => {
+            setMore(false);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -12,9 +12,9 @@ import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { signOut, useMe, type Me } from '../api/me';
 import { BareButton, Button } from '../kit/Button';
+import { lazyPart } from '../kit/lazy-part';
 import { takeNewer } from '../offline/worker';
 import { ConnectionBand } from '../device/ConnectionBand';
-import { SignOutSheet } from '../device/SignOutSheet';
 import { unsent } from '../device/unsent';
 import { useDevice } from '../device/use-device';
 import { AppFoot } from './AppFoot';
@@ -22,7 +22,7 @@ import { LightSwitch } from './LightSwitch';
 import { Mark } from './Mark';
 import { useNewerVersion } from './newer-version';
 import { PrintHead } from './PrintHead';
-import { ShortcutSheet, useShortcuts } from './shortcuts';
+import { useShortcuts } from './shortcuts';
 
 const Bar = styled.header`
   display: flex;
@@ -86,6 +86,9 @@ const Skip = styled.a`
     padding: 0.7rem 1rem;
   }
 `;
+
+const SignOutSheet = lazyPart(() => import('../device/SignOutSheet'));
+const ShortcutSheet = lazyPart(() => import('./ShortcutSheet'));
 
 /** What every signed-in page has around it. */
 export function Shell({ me, children }: { readonly me: Me; readonly children: React.ReactNode }) {
@@ -166,20 +169,24 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
       <PrintHead firm={me.firm} />
       {children}
       {!survey && <AppFoot me={me} pathname={pathname} onSignOut={leave} />}
-      <SignOutSheet
-        personId={me.id}
-        isOpen={leaving}
-        onClose={() => {
-          setLeaving(false);
-        }}
-        onGo={go}
-      />
-      <ShortcutSheet
-        isOpen={help}
-        onClose={() => {
-          setHelp(false);
-        }}
-      />
+      {leaving && (
+        <SignOutSheet
+          personId={me.id}
+          isOpen
+          onClose={() => {
+            setLeaving(false);
+          }}
+          onGo={go}
+        />
+      )}
+      {help && (
+        <ShortcutSheet
+          isOpen
+          onClose={() => {
+            setHelp(false);
+          }}
+        />
+      )}
     </>
   );
 }

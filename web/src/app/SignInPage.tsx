@@ -26,7 +26,7 @@ function safeNext(next: string | null): string {
   return next !== null && /^\/(?![/\\])/.test(next) ? next : '/';
 }
 
-export function SignInPage() {
+export default function SignInPage() {
   useTitle('Sign in');
   const { me, refresh } = useMe();
   const [search] = useSearchParams();

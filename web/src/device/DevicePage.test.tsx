@@ -11,7 +11,7 @@ import { jobHere } from '../jobs/start-job';
 import { ConnectionBand } from './ConnectionBand';
 import DevicePage, { unsentWords } from './DevicePage';
 import { isNearlyFull, sizeWords } from './room';
-import { SignOutSheet } from './SignOutSheet';
+import SignOutSheet from './SignOutSheet';
 import { forgetUnsent } from './unsent';
 
 const ME = { id: 'anna', name: 'Anna', rules: { terms: { keptDays: 5 } } } as unknown as Me;

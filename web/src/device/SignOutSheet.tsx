@@ -7,7 +7,7 @@ import { forgetUnsent } from './unsent';
 import { useUnsent } from './use-unsent';
 
 /** Asked before signing out takes away what only this device has. */
-export function SignOutSheet({
+export default function SignOutSheet({
   personId,
   isOpen,
   onClose,

@@ -6,7 +6,7 @@ import { keepLog, keptLogs } from '../offline/logs';
 import { keepNewJob, newJobs } from '../offline/new-jobs';
 import { keepSignature, keptSignatures } from '../offline/signatures';
 import { forgetWaiting, keepWaiting, waitingFor } from '../photos/waiting';
-import { keep, leftBehind } from '../survey/kept';
+import { entriesOf, keep } from '../survey/kept';
 import { sendEverything, sendingNow } from './sender';
 import { forgetUnsent, unsent } from './unsent';
 
@@ -63,7 +63,7 @@ const SIGNATURE = {
 
 async function aDay(jobId: string): Promise<void> {
   // Opened anew: what was taken away of it before is forgotten.
-  await leftBehind(ME, jobId, 'tab');
+  await entriesOf(ME, jobId, 'tab');
   await keepNewJob({ ...NEW_JOB, id: jobId });
   await keepLog({ id: `log-${jobId}`, personId: ME, jobId, name: 'week.csv', file: new Blob(['a']) });
   await keep({ personId: ME, jobId, tabId: 'tab', base: {} as never, document: {} as never, conflicts: [] });

@@ -3,7 +3,6 @@ import { report } from '../api/report';
 import { tellOfJob } from '../jobs/start-job';
 import { sendKeptLogs } from '../measured/send-kept-logs';
 import { sendPictures } from '../photos/send-waiting';
-import { sendSignatures } from './send-signatures';
 import { unsent } from './unsent';
 
 /** How far the sending is. */
@@ -59,8 +58,11 @@ export async function sendEverything(personId: string, again = false): Promise<v
           if (came !== 'sent') continue;
         }
         if (pictures > 0) await sendPictures(personId, jobId);
-        // Last: what was signed is whole only then.
-        if (signatures > 0 && !(await sendSignatures(personId, jobId, again))) toDecide.add(jobId);
+        if (signatures > 0) {
+          // Last: what was signed is whole only then.
+          const { sendSignatures } = await import('./send-signatures');
+          if (!(await sendSignatures(personId, jobId, again))) toDecide.add(jobId);
+        }
       }
       become({ isRunning: false, toDecide, doneAt: Date.now() });
     } catch (error) {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import wording from '../../../docs/wording.md?raw';
-import { ShortcutList } from '../app/shortcuts';
+import { ShortcutList } from '../app/ShortcutSheet';
 import { useTitle } from '../app/use-title';
 import { lazyPart } from '../kit/lazy-part';
 import { PillNav } from '../kit/PillNav';

@@ -11,7 +11,7 @@ import { Sheet } from '../kit/Sheet';
 const ROLES = { surveyor: 'Surveyor', office: 'Office', supervisor: 'Supervisor' } as const;
 
 /** Gives a job to somebody of the firm. */
-export function AssignSheet({
+export default function AssignSheet({
   job,
   onDone,
   onClose,

@@ -1,4 +1,4 @@
-import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/route';
+import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/ways';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { JOB_ORDERS, JOB_STATES, type JobState } from '@keen-gauge/core/calendar/job-list';
@@ -42,7 +42,7 @@ const Toggle = styled(ToggleButton)`
 `;
 
 /** Which of the jobs are to be seen, and in what order. */
-export function JobFilters({
+export default function JobFilters({
   query,
   stages,
   ask,

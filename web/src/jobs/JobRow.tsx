@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { jobNumber, stateWords, type Job } from '../api/jobs';
 import { shortDayWords } from '../calendar/day-words';
-import { MenuButton } from '../kit/MenuButton';
+import { RowMenu } from '../kit/RowMenu';
 import { RouteMark } from '../kit/RouteMark';
 
 const Line = styled.div`
@@ -122,8 +122,7 @@ export function JobRow({
           <Small as="span">{job.assignedTo?.name ?? 'Not assigned'}</Small>
         </span>
       </Item>
-      <MenuButton
-        iconOnly
+      <RowMenu
         label={`More for ${jobNumber(job.number)}`}
         icon={<EllipsisVertical size={20} aria-hidden />}
         options={[

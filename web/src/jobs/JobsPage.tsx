@@ -13,6 +13,7 @@ import { useShortcuts } from '../app/shortcuts';
 import { Waiting } from '../app/Waiting';
 import { Button, MainButton } from '../kit/Button';
 import { Hint } from '../kit/Hint';
+import { lazyPart } from '../kit/lazy-part';
 import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
@@ -20,13 +21,15 @@ import { carryNow } from '../device/use-device';
 import { chooseJob, chosenJobs } from '../offline/chosen';
 import { useConnection } from '../offline/connection';
 import { keptJobs } from '../survey/kept';
-import { AssignSheet } from './AssignSheet';
 import { filtersSet, useJobQuery, writeQuery, type JobQuery } from './job-query';
-import { JobFilters } from './JobFilters';
 import { JobRow, type JobAct } from './JobRow';
 import { surveysHere } from './jobs-here';
 import { useJobs } from './use-jobs';
-import { NewJobSheet } from './NewJobSheet';
+
+// Pressed for, they come; the list does not wait for them.
+const AssignSheet = lazyPart(() => import('./AssignSheet'));
+const NewJobSheet = lazyPart(() => import('./NewJobSheet'));
+const JobFilters = lazyPart(() => import('./JobFilters'));
 
 /** Which surveys this device has, and which jobs somebody wants on it. */
 interface WhatIsHere {

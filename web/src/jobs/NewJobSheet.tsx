@@ -12,7 +12,7 @@ import { TextInput } from '../kit/TextInput';
 import { startJob } from './start-job';
 
 /** Two lines start a job; everything else is found out on site, or copied from a house like it and then confirmed. */
-export function NewJobSheet({
+export default function NewJobSheet({
   isOpen,
   onClose,
   like,

@@ -1,5 +1,5 @@
 import { JOB_ORDERS, JOB_STATES } from '@keen-gauge/core/calendar/job-list';
-import { ROUTE_WAYS } from '@keen-gauge/core/route/route';
+import { ROUTE_WAYS } from '@keen-gauge/core/route/ways';
 import fc from 'fast-check';
 import { filtersSet, readQuery, writeQuery, type JobQuery } from './job-query';
 

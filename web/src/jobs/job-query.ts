@@ -1,4 +1,4 @@
-import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/route';
+import { ROUTE_WAYS, type RouteWay } from '@keen-gauge/core/route/ways';
 import { useSearchParams } from 'react-router';
 import { JOB_ORDERS, JOB_STATES, type JobOrder, type JobState } from '@keen-gauge/core/calendar/job-list';
 

@@ -1,5 +1,5 @@
 import { JOB_STATES, JOBS_PAGE, type JobState } from '@keen-gauge/core/calendar/job-list';
-import { ROUTE_WAYS } from '@keen-gauge/core/route/route';
+import { ROUTE_WAYS } from '@keen-gauge/core/route/ways';
 import type { Job, JobsFound } from '../api/jobs';
 import { keptAnswers } from '../offline/answers';
 import type { JobQuery } from './job-query';

@@ -1,6 +1,5 @@
 import { NoAnswer, ServerProblem } from '../api/client';
 import { createJob, type Job } from '../api/jobs';
-import { keepHead } from '../api/surveys';
 import { keepAnswer } from '../offline/answers';
 import { forgetNewJob, keepNewJob, newJob } from '../offline/new-jobs';
 
@@ -25,9 +24,10 @@ export async function startJob(job: Started, personId: string): Promise<Job> {
     const made = jobHere({ id, place, wanted, madeAt });
     await keepAnswer(`/jobs/${id}`, made, madeAt);
     // As the server begins it: what is typed from here on stands on the same. The core is fetched when it is needed: the list of jobs is not to wait for it.
-    const [{ addressOf }, { blankSurvey }] = await Promise.all([
+    const [{ addressOf }, { blankSurvey }, { keepHead }] = await Promise.all([
       import('@keen-gauge/core/survey/address'),
       import('@keen-gauge/core/survey/blank'),
+      import('../api/surveys'),
     ]);
     const survey = { ...blankSurvey(), place: { ...addressOf(place) } };
     await keepHead(id, { survey, revisionId, seq: 1 });

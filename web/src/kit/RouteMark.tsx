@@ -1,4 +1,4 @@
-import type { RouteWay } from '@keen-gauge/core/route/route';
+import type { RouteWay } from '@keen-gauge/core/route/ways';
 import styled from 'styled-components';
 
 /** The ways to the operator, as they are called. */

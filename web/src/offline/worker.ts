@@ -1,4 +1,4 @@
-import { Workbox } from 'workbox-window';
+import type { Workbox } from 'workbox-window';
 
 /** So long after the first page the application is taken onto the device: what is being looked at comes first. */
 const AFTER_MS = 6000;
@@ -17,15 +17,18 @@ const newerWaits = (): void => {
 /** Asks the browser to keep the whole application on the device, so that it opens without a server. */
 export function keepApplication(): void {
   if (!('serviceWorker' in navigator)) return;
-  setTimeout(() => {
-    worker = new Workbox('/sw.js');
-    worker.addEventListener('waiting', newerWaits);
-    // Another tab took the newer version: this one is still the one before.
-    worker.addEventListener('controlling', ({ isUpdate }) => {
-      if (isUpdate) newerWaits();
-    });
-    worker.register().catch(() => undefined);
-  }, AFTER_MS);
+  setTimeout(() => void register().catch(() => undefined), AFTER_MS);
+}
+
+async function register(): Promise<void> {
+  const workbox = await import('workbox-window');
+  worker = new workbox.Workbox('/sw.js');
+  worker.addEventListener('waiting', newerWaits);
+  // Another tab took the newer version: this one is still the one before.
+  worker.addEventListener('controlling', ({ isUpdate }) => {
+    if (isUpdate) newerWaits();
+  });
+  await worker.register();
 }
 
 /** Whether a newer version is on the device and waits to be taken. */

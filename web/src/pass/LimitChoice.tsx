@@ -1,5 +1,5 @@
 import type { OptionKind } from '@keen-gauge/core/survey/words/option-words';
-import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
+import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import styled from 'styled-components';
 import { Field } from '../fields/Field';

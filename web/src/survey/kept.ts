@@ -1,5 +1,4 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { brought } from './brought';
 import type { Unsaved } from './survey-store';
 
 /**
@@ -94,13 +93,11 @@ export async function forgetTyping(personId: string, jobId: string): Promise<voi
   for (const key of await db.getAllKeysFromIndex('unsaved', 'job', [personId, jobId])) await db.delete('unsaved', key);
 }
 
-/** Typing left behind for a job by this tab before a reload, or by tabs that have since closed. */
-export async function leftBehind(personId: string, jobId: string, ownTabId: string): Promise<Kept[]> {
+/** What this person left of a job that no living tab is at, as it was kept, and this tab’s own from before a reload. */
+export async function entriesOf(personId: string, jobId: string, ownTabId: string): Promise<Kept[]> {
   takenAway.delete(`${personId}/${jobId}`);
   const entries = await (await database()).getAllFromIndex('unsaved', 'job', [personId, jobId]);
   const { held = [] } = await navigator.locks.query();
   const alive = new Set(held.map(({ name }) => name));
-  return entries
-    .filter((entry) => entry.tabId === ownTabId || !alive.has(lockName(entry.tabId)))
-    .flatMap((entry) => brought(entry) ?? []);
+  return entries.filter((entry) => entry.tabId === ownTabId || !alive.has(lockName(entry.tabId)));
 }

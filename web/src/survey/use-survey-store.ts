@@ -4,7 +4,8 @@ import { NoAnswer, ServerProblem } from '../api/client';
 import { keepHead, postRevision, readHead, readHeadOrCopy, type ConflictAnswer, type Head } from '../api/surveys';
 import { tellOfJob } from '../jobs/start-job';
 import { Keeper } from './keeper';
-import { forget, keep, leftBehind, ownTab, type Kept } from './kept';
+import { forget, keep, ownTab, type Kept } from './kept';
+import { leftBehind } from './left-behind';
 import { SurveyStore, type Links, type Outcome } from './survey-store';
 
 const LOOK_MS = 8000;

@@ -2,7 +2,7 @@ import type { Option } from '@keen-gauge/core/options/option';
 import { whyFirst } from '@keen-gauge/core/options/order';
 import type { DecidingFact, Outcome } from '@keen-gauge/core/options/what-would-change';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
+import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
 import { PRIORITIES, PRIORITY_NAMES, type Priority } from '@keen-gauge/core/survey/words/option-words';
 import { ChevronDown } from 'lucide-react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';

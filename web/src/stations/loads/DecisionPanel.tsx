@@ -1,6 +1,6 @@
 import { fixed } from '@keen-gauge/core/rules/rounding';
 import { exceeds } from '@keen-gauge/core/worked';
-import { ROUTE_WORDS } from '@keen-gauge/core/route/route';
+import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
 import { useState } from 'react';
 import { Button } from '../../kit/Button';
 import { Panel } from '../../kit/Panel';

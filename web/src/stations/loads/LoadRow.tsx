@@ -48,7 +48,7 @@ const Opener = styled(Button)`
     text-align: right;
   }
   @media (max-width: 46rem) {
-    grid-template-columns: 1.3rem minmax(0, 1fr) auto;
+    grid-template-columns: 1.3rem minmax(5rem, 1fr) auto;
     & > :nth-child(3) {
       display: none;
     }
@@ -78,7 +78,12 @@ export function LoadRow({ load }: { readonly load: Load }) {
           <Chevron size={18} aria-hidden />
           <span>
             <strong>{name}</strong>
-            {load.assumed === true && <em className="quiet"> assumed</em>}
+            {load.assumed === true && (
+              <em className="quiet" style={{ whiteSpace: 'nowrap' }}>
+                {' '}
+                assumed
+              </em>
+            )}
           </span>
           <span className="quiet">{CLASS_NAMES[load.class]}</span>
           <span className="figures">{sizeWords(load)}</span>

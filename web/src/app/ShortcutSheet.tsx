@@ -1,0 +1,55 @@
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { Sheet } from '../kit/Sheet';
+import { SHORTCUTS } from './shortcuts';
+
+const List = styled.dl`
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 0.5rem 1rem;
+  margin: 0;
+  dd {
+    margin: 0;
+  }
+  kbd {
+    font: 600 0.92rem var(--figures);
+    border: 1px solid var(--strong-line);
+    border-radius: 4px;
+    padding: 0.1rem 0.4rem;
+  }
+`;
+
+/** Every shortcut, with what it does. */
+export function ShortcutList() {
+  return (
+    <List>
+      {SHORTCUTS.map(([keys, does]) => (
+        <div key={keys} style={{ display: 'contents' }}>
+          <dt>
+            <kbd>{keys}</kbd>
+          </dt>
+          <dd>{does}</dd>
+        </div>
+      ))}
+    </List>
+  );
+}
+
+/** The shortcuts, and the way to the help. */
+export default function ShortcutSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+  return (
+    <Sheet title="Help" isOpen={isOpen} onClose={onClose}>
+      <p>
+        <Link
+          to="/help"
+          replace
+          onClick={onClose}
+          style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+        >
+          Glossary, and how the figures are made
+        </Link>
+      </p>
+      <ShortcutList />
+    </Sheet>
+  );
+}
