@@ -14,6 +14,14 @@ export function benchFirstLoad(): void {
   }
   const bytes = [...wanted].reduce((total, name) => total + gzipSync(readFileSync(`${directory}/${name}`)).length, 0);
   report(`JavaScript for the list of jobs, gzipped (${wanted.size} files)`, bytes / 1000, 'kB', 150);
+  const survey = new Set([readdirSync(directory).find((name) => /^SurveyPage-.*\.js$/.test(name)) ?? '']);
+  for (const name of survey) {
+    const text = readFileSync(`${directory}/${name}`, 'utf8');
+    for (const [, imported] of text.matchAll(/(?:from|import)\s*["']\.\/([\w-]+\.js)["']/g))
+      if (imported && !wanted.has(imported)) survey.add(imported);
+  }
+  const opened = [...survey].reduce((total, name) => total + gzipSync(readFileSync(`${directory}/${name}`)).length, 0);
+  report(`  more for a survey opened cold (${survey.size} files)`, opened / 1000, 'kB', 120);
   const all = readdirSync(directory).filter((name) => name.endsWith('.js'));
   const later = all
     .filter((name) => !wanted.has(name))

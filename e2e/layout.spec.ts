@@ -13,6 +13,8 @@ const PAGES = [
   '/firm',
   '/firm/address',
   '/firm/costs',
+  '/firm/devices',
+  '/device',
   '/firm/checklists',
   '/firm/rules',
   '/firm/record',

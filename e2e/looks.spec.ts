@@ -72,6 +72,9 @@ test('axe finds nothing on what is behind the stations', async ({ page }) => {
   await page.getByRole('link', { name: 'Instruments' }).click();
   await expect(page.getByText('Calibration was due on 2026-10-31.')).toBeVisible();
   await axeFindsNothing(page, 'instruments');
+  await page.getByRole('link', { name: 'This device' }).click();
+  await expect(page.getByRole('heading', { name: 'This device', level: 1 })).toBeVisible();
+  await axeFindsNothing(page, 'this device');
   await page.getByRole('link', { name: 'Firm settings' }).click();
   await page.getByRole('button', { name: 'Add equipment' }).click();
   await axeFindsNothing(page, 'the firm’s own');

@@ -255,6 +255,7 @@ test('the office works by keyboard: new job, stations, undo and redo, history, s
   await signIn(page, 'piers');
   await page.getByRole('heading', { name: 'Jobs' }).click();
   await page.keyboard.press('n');
+  await expect(page.getByLabel('Where')).toBeFocused();
   await page.keyboard.type('14 Keyboard Row');
   await page.keyboard.press('Tab');
   await page.keyboard.type('Charger');

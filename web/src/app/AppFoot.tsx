@@ -1,5 +1,5 @@
 import { CalendarDays, ClipboardList, Gauge, Menu, SlidersHorizontal } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Me } from '../api/me';
 import { FootBar, type FootItem } from '../kit/FootBar';
 import { lazyPart } from '../kit/lazy-part';
@@ -24,6 +24,9 @@ export function AppFoot({
   readonly onSignOut: () => void;
 }) {
   const [more, setMore] = useState(false);
+  useEffect(() => {
+    MoreSheet.fetchAhead();
+  }, []);
   const items: FootItem[] = PLACES.map(([name, to, Icon]) => ({
     name,
     to,

@@ -7,7 +7,7 @@ import {
   LogOut,
   SlidersHorizontal,
 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { signOut, useMe, type Me } from '../api/me';
@@ -99,6 +99,10 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   const { pathname } = useLocation();
   // A survey has its own way about.
   const survey = useMatch('/jobs/:jobId/*') !== null && !pathname.endsWith('/history');
+  useEffect(() => {
+    ShortcutSheet.fetchAhead();
+    SignOutSheet.fetchAhead();
+  }, []);
   const [leaving, setLeaving] = useState(false);
   useDevice(me);
   const go = (): void => {

@@ -16,7 +16,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { ServerProblem } from '../api/client';
 import { Button } from '../kit/Button';
-import { DayInput } from '../kit/DayInput';
+import DayInput from '../kit/DayInput';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
 import { NumberInput } from '../kit/NumberInput';

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { useTitle } from '../app/use-title';
@@ -102,6 +102,10 @@ export function JobsPage() {
   const { data: here = NOTHING_HERE, mutate: lookHere } = useSWR(['here', me.id], ([, id]) => whatIsHere(id), {
     refreshInterval: 5000,
   });
+  // A key or a press away, it is there.
+  useEffect(() => {
+    NewJobSheet.fetchAhead();
+  }, []);
   useShortcuts({
     '/': () => document.querySelector<HTMLInputElement>('input[type="search"]')?.focus(),
     n: () => {

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
-import { DayInput } from './DayInput';
+import DayInput from './DayInput';
 
 function Shown({ from, told }: { readonly from: string; readonly told: (day: string) => void }) {
   const [day, setDay] = useState(from);

@@ -122,7 +122,7 @@ function dayOf(value: string): CalendarDate | null {
 }
 
 /** A day, typed day first or taken from a calendar; as YYYY-MM-DD, empty while it is not whole. */
-export function DayInput({
+export default function DayInput({
   label,
   value,
   onChange,

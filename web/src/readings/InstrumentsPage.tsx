@@ -10,7 +10,7 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
-import { DayInput } from '../kit/DayInput';
+import DayInput from '../kit/DayInput';
 import { TextInput } from '../kit/TextInput';
 
 const Page = styled.main`

@@ -1,21 +1,21 @@
 import type { Station } from '@keen-gauge/core/finding';
 import { lazyPart } from '../kit/lazy-part';
-import { CutOutStation } from './cut-out/CutOutStation';
-import { EarthingStation } from './earthing/EarthingStation';
-import { LineupStation } from './line-up/LineupStation';
-import { LoadsStation } from './loads/LoadsStation';
-import { LoopStation } from './loop/LoopStation';
 import { PlaceStation } from './place/PlaceStation';
-import { RouteStation } from './route/RouteStation';
 
+const AfterStation = lazyPart(() => import('./after/AfterStation'));
 const ChargerStation = lazyPart(() => import('./charger/ChargerStation'));
 const CircuitStation = lazyPart(() => import('./circuit/CircuitStation'));
-const LimitStation = lazyPart(() => import('./charger/LimitStation'));
-const CompareStation = lazyPart(() => import('./charger/CompareStation'));
 const CommissioningStation = lazyPart(() => import('./after/CommissioningStation'));
-const TestsStation = lazyPart(() => import('./after/TestsStation'));
-const AfterStation = lazyPart(() => import('./after/AfterStation'));
+const CompareStation = lazyPart(() => import('./charger/CompareStation'));
+const CutOutStation = lazyPart(() => import('./cut-out/CutOutStation'));
+const EarthingStation = lazyPart(() => import('./earthing/EarthingStation'));
+const LimitStation = lazyPart(() => import('./charger/LimitStation'));
+const LineupStation = lazyPart(() => import('./line-up/LineupStation'));
+const LoadsStation = lazyPart(() => import('./loads/LoadsStation'));
+const LoopStation = lazyPart(() => import('./loop/LoopStation'));
 const PackStation = lazyPart(() => import('./pack/PackStation'));
+const RouteStation = lazyPart(() => import('./route/RouteStation'));
+const TestsStation = lazyPart(() => import('./after/TestsStation'));
 
 /** The station at hand. */
 export function StationView({ station }: { readonly station: Station }) {

@@ -4,7 +4,7 @@ import { specAt } from '@keen-gauge/core/survey/schema/survey-schema';
 import type { Answer } from '@keen-gauge/core/survey/words/words';
 import { AnswerRow } from '../kit/AnswerRow';
 import { Choice, type ChoiceOption } from '../kit/Choice';
-import { DayInput } from '../kit/DayInput';
+import { lazyPart } from '../kit/lazy-part';
 import { NumberInput, type NumberInputProps } from '../kit/NumberInput';
 import { Select } from '../kit/Select';
 import { TextInput, type TextInputProps } from '../kit/TextInput';
@@ -13,6 +13,9 @@ import { useFault, useField } from '../survey/use-field';
 import { valueWords } from '../fields/value-words';
 import { dayWords } from '../calendar/day-words';
 import { AsLine } from './AsLine';
+
+// With a calendar in it, which most stations have no day for.
+const DayInput = lazyPart(() => import('../kit/DayInput'));
 
 /** Controls bound to a field of the survey by its place, which the compiler checks; unit, bounds and length are the schema's. */
 

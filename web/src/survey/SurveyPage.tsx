@@ -35,6 +35,23 @@ import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
 import { useSurveyStore } from './use-survey-store';
 
+const LOOK_AGAIN_MS = 50;
+const LOOKS = 100;
+
+/** Does something with what is looked for at once, or as soon as it is drawn: a station that was not opened before has to come first. The function it returns gives up. */
+function whenThere<T>(look: () => T | null | undefined, found: (there: T) => void): () => void {
+  let timer = 0;
+  const again = (left: number): void => {
+    const there = look();
+    if (there) found(there);
+    else if (left > 0) timer = window.setTimeout(again, LOOK_AGAIN_MS, left - 1);
+  };
+  again(LOOKS);
+  return () => {
+    clearTimeout(timer);
+  };
+}
+
 /** One job’s survey. Opening another job, or trying again, starts afresh. */
 export default function SurveyPage() {
   const { jobId = '', station } = useParams();
@@ -141,11 +158,19 @@ function SurveyView({
 
   // Arriving at another station, readers of the screen and the eye both start at its name.
   useEffect(() => {
-    if (first.current) first.current = false;
-    else if (field === null) {
-      main.current?.querySelector<HTMLElement>('#station-name')?.focus({ preventScroll: true });
-      window.scrollTo({ top: 0 });
+    if (first.current) {
+      first.current = false;
+      return undefined;
     }
+    if (field !== null) return undefined;
+    window.scrollTo({ top: 0 });
+    return whenThere(
+      () => main.current?.querySelector<HTMLElement>('#station-name'),
+      (name) => {
+        // Whoever has begun to type there meanwhile is left where they are.
+        if (!document.activeElement?.matches('input, textarea')) name.focus({ preventScroll: true });
+      },
+    );
   }, [station, field]);
 
   useEffect(() => {

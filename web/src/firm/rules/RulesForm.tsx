@@ -7,7 +7,7 @@ import { FieldGrid } from '../../kit/fields';
 import { NumberInput } from '../../kit/NumberInput';
 import { Row, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
-import { DayInput } from '../../kit/DayInput';
+import DayInput from '../../kit/DayInput';
 import { TextInput } from '../../kit/TextInput';
 
 const YES_NO = [

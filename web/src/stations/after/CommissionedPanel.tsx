@@ -8,7 +8,7 @@ import { Button } from '../../kit/Button';
 import { FieldGrid } from '../../kit/fields';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
-import { DayInput } from '../../kit/DayInput';
+import DayInput from '../../kit/DayInput';
 import { useSurvey } from '../../survey/SurveyContext';
 import { BoundDay, BoundText } from '../bound';
 

@@ -14,7 +14,7 @@ import { FuseLetter } from './FuseLetter';
 import { Field } from '../../fields/Field';
 
 /** What the intake looks like, the fuse everything is held against, how it is known, and what was measured there. */
-export function CutOutStation() {
+export default function CutOutStation() {
   const { survey, assessment, job } = useSurvey();
   const device = supplyTree(survey).device?.node;
   return (

@@ -9,7 +9,7 @@ import { OpenPenPanel } from './OpenPenPanel';
 import { RcdCoverPanel } from './RcdCoverPanel';
 
 /** Where the earth comes from, how that was recognised, what is bonded, and what a broken PEN conductor would do. */
-export function EarthingStation() {
+export default function EarthingStation() {
   const { survey, assessment } = useSurvey();
   const { arrangement } = survey.earthing;
   const known = arrangement !== undefined && arrangement !== 'unknown';

@@ -43,7 +43,7 @@ const LONG = 12;
 const OF_THE_LINE: readonly VerdictId[] = ['fuse', 'intake', 'nodes', 'limiter'];
 
 /** The supply from the street to the boards, drawn live; any part of it is changed where it stands. */
-export function LineupStation() {
+export default function LineupStation() {
   const at = useSurvey();
   const { survey, assessment, job } = at;
   const [runAs, setRunAs] = useState<string>(AS_RECORDED);

@@ -30,7 +30,7 @@ const List = styled.ul`
 `;
 
 /** What the house takes: a usual set to start from, then corrected to what is there. */
-export function LoadsStation() {
+export default function LoadsStation() {
   const { survey, store } = useSurvey();
   const assumed = survey.loads.filter((load) => load.assumed === true).length;
   return (

@@ -17,7 +17,7 @@ const SIGN_WORDS: Partial<Readonly<Record<Look, string>>> = {
 };
 
 /** Whether one service cable feeds a neighbour as well, by its signs; and what all on it draw together. */
-export function LoopStation() {
+export default function LoopStation() {
   const { survey, assessment } = useSurvey();
   const set = useSet();
   const { loop } = survey.intake;

@@ -22,7 +22,7 @@ const Way = styled.div`
 `;
 
 /** Which way to the operator, every reason, and what would move it. */
-export function RouteStation() {
+export default function RouteStation() {
   const { assessment, rules, survey, job } = useSurvey();
   const { route } = assessment;
   return (
