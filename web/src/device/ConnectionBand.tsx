@@ -1,4 +1,4 @@
-import { CloudOff, RefreshCw, Split } from 'lucide-react';
+import { CircleHelp, CloudOff, HardDriveDownload } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useConnection } from '../offline/connection';
@@ -51,7 +51,7 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
   if (toDecide.size > 0)
     return (
       <Band role="status" className="no-print">
-        <Split size={18} aria-hidden />
+        <CircleHelp size={18} aria-hidden />
         <span>Something waits for your decision.</span>
         <Link to="/device">Decide</Link>
       </Band>
@@ -59,7 +59,7 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
   if (isRunning && waiting.length > 0)
     return (
       <Band role="status" className="no-print">
-        <RefreshCw size={18} aria-hidden />
+        <HardDriveDownload size={18} aria-hidden />
         <span>Sending {jobs}.</span>
         <Link to="/device">This device</Link>
       </Band>
@@ -67,7 +67,7 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
   if (connection === 'slow')
     return (
       <Band role="status" className="no-print">
-        <RefreshCw size={18} aria-hidden />
+        <HardDriveDownload size={18} aria-hidden />
         <span>The connection is slow.</span>
         <Link to="/device">This device</Link>
       </Band>

@@ -132,7 +132,7 @@ export function JobsPage() {
         says: `${jobNumber(job.number)} ${job.place}: ${isChosen ? 'taken along on this device' : 'no longer taken along'}.`,
       });
     } catch {
-      setTold({ says: 'This browser keeps nothing: no job can be taken along.' });
+      setTold({ says: 'This browser keeps nothing.' });
     }
     await lookHere();
   };

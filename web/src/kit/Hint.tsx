@@ -1,4 +1,4 @@
-import { Lightbulb, X } from 'lucide-react';
+import { Info, X } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { BareButton } from './Button';
@@ -29,7 +29,7 @@ export function Hint({ id, children }: { readonly id: string; readonly children:
   if (!shown) return null;
   return (
     <Frame aria-label="Hint" className="no-print">
-      <Lightbulb size={20} aria-hidden />
+      <Info size={20} aria-hidden />
       <span>{children}</span>
       <BareButton
         aria-label="Put the hint away"
