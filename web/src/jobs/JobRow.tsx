@@ -61,6 +61,8 @@ const Small = styled.span`
 
 const Here = styled.span`
   display: inline-flex;
+  margin-left: 0.5rem;
+  vertical-align: -0.15em;
   align-items: center;
   gap: 0.3rem;
   font-size: 0.88rem;
@@ -98,14 +100,15 @@ export function JobRow({
         </span>
         <span>
           <strong>{job.place}</strong>
-          <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
-          {hereAt === undefined ? (
-            isWithout && <Small as="span">Not on this device: it opens when there is a connection.</Small>
-          ) : (
-            <Here title={`On this device, as of ${new Date(hereAt).toLocaleString('en-GB')}`}>
+          {hereAt !== undefined && (
+            <Here title={`As of ${new Date(hereAt).toLocaleString('en-GB')}`}>
               <HardDriveDownload size={15} aria-hidden />
               {isWithout || isChosen ? ' On this device' : <span className="unseen">On this device</span>}
             </Here>
+          )}
+          <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
+          {hereAt === undefined && isWithout && (
+            <Small as="span">Not on this device: it opens when there is a connection.</Small>
           )}
           {isKept && (
             <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>

@@ -18,7 +18,12 @@ export default function RowMenuPart({
   const [open, setOpen] = useState(false);
   // After the button has the focus: closing gives it back to where it was.
   useEffect(() => {
-    setOpen(true);
+    const timer = setTimeout(() => {
+      setOpen(true);
+    });
+    return () => {
+      clearTimeout(timer);
+    };
   }, []);
   return (
     <MenuTrigger isOpen={open} onOpenChange={setOpen}>
