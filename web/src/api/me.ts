@@ -36,7 +36,8 @@ async function whoIsThere(path: string): Promise<Me | null> {
       if (before) await forgetCopies();
       return null;
     }
-    if (before && problem instanceof NoAnswer) return before;
+    const isAway = problem instanceof NoAnswer || (problem instanceof ServerProblem && problem.status >= 500);
+    if (before && isAway) return before;
     throw problem;
   }
 }

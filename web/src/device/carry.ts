@@ -1,4 +1,4 @@
-import { call, fetcher } from '../api/client';
+import { call, fetcher, ServerProblem } from '../api/client';
 import type { Job, JobsFound } from '../api/jobs';
 import { thumbUrl } from '../api/photos';
 import type { Head } from '../api/surveys';
@@ -51,16 +51,23 @@ async function jobsMeant(personId: string, now: number): Promise<string[]> {
   return [...new Set([...open.map(({ id }) => id), ...(await chosenJobs(personId)), ...lately])];
 }
 
+/** Under what is kept as which state of a job was taken whole. */
+const takenPath = (jobId: string): string => `/jobs/${jobId}/taken`;
+
 async function carryJob(jobId: string): Promise<void> {
-  const before = await keptAnswer(`/jobs/${jobId}/survey`);
-  const job = await call<Job>('GET', `/jobs/${jobId}`).catch(() => undefined);
+  const before = await keptAnswer(takenPath(jobId));
+  const job = await call<Job>('GET', `/jobs/${jobId}`).catch((error: unknown) => {
+    if (error instanceof ServerProblem) return undefined;
+    throw error;
+  });
   if (!job) return;
   await keepAnswer(`/jobs/${jobId}`, job);
-  const isFresh = before !== undefined && before.at > Date.parse(job.changedAt);
-  if (isFresh) return;
+  // By what the server says of itself, not by the clock of this device, which may be hours wrong.
+  if (before?.body === job.changedAt) return;
   const head = await call<Head>('GET', `/jobs/${jobId}/survey`);
   await keepAnswer(`/jobs/${jobId}/survey`, head);
   for (const path of partsOf(jobId)) await fetcher(path);
   // Asked for through the worker, which keeps them.
   for (const { id } of head.survey.photos) await fetch(thumbUrl(jobId, id)).catch(() => undefined);
+  await keepAnswer(takenPath(jobId), job.changedAt);
 }
