@@ -1,7 +1,23 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Sheet } from '../kit/Sheet';
-import { SHORTCUTS } from './shortcuts';
+
+/** Every shortcut there is, as listed under “?”. Two keys are pressed one after the other. */
+const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
+  ['?', 'This list'],
+  ['g j', 'Go to the jobs'],
+  ['/', 'Search the jobs'],
+  ['n', 'New job'],
+  ['Ctrl+Z', 'Undo in the survey'],
+  ['Ctrl+Y', 'Redo in the survey'],
+  ['[', 'Station before'],
+  [']', 'Station after'],
+  ['g n', 'Next question'],
+  ['g p', 'Photographs of the survey'],
+  ['g l', 'What is still to be looked at'],
+  ['g h', 'History of the survey'],
+  ['Esc', 'Put a sheet away'],
+];
 
 const List = styled.dl`
   display: grid;

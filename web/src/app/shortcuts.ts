@@ -1,21 +1,5 @@
 import { useEffect, useEffectEvent } from 'react';
 
-/** Every shortcut there is, as listed under “?”. Two keys are pressed one after the other. */
-export const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
-  ['?', 'This list'],
-  ['g j', 'Go to the jobs'],
-  ['/', 'Search the jobs'],
-  ['n', 'New job'],
-  ['Ctrl+Z', 'Undo in the survey'],
-  ['Ctrl+Y', 'Redo in the survey'],
-  ['[', 'Station before'],
-  [']', 'Station after'],
-  ['g p', 'Photographs of the survey'],
-  ['g l', 'What is still to be looked at'],
-  ['g h', 'History of the survey'],
-  ['Esc', 'Put a sheet away'],
-];
-
 const PAIR_MS = 900;
 
 function isTyping(target: EventTarget | null): boolean {

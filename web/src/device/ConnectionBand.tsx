@@ -69,7 +69,6 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
       <Band role="status" className="no-print">
         <HardDriveDownload size={18} aria-hidden />
         <span>The connection is slow.</span>
-        <Link to="/device">This device</Link>
       </Band>
     );
   return null;

@@ -107,9 +107,7 @@ export function JobRow({
             </Here>
           )}
           <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
-          {hereAt === undefined && isWithout && (
-            <Small as="span">Not on this device: it opens when there is a connection.</Small>
-          )}
+          {hereAt === undefined && isWithout && <Small as="span">Not on this device.</Small>}
           {isKept && (
             <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>
               <CloudOff size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> On this device only, not sent yet.
