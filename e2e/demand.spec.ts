@@ -1,12 +1,8 @@
-import { DIALECTS, logLines, type Dialect } from '../standins/logger';
+import { DIALECTS } from '../standins/logger';
 import type { Page } from '@playwright/test';
 import { choose, expect, goTo, newJob, saved, signIn, signOff, test } from './journey';
+import { logOf } from './log-file';
 import { pdfText } from './pdf';
-
-function logOf(dialect: Dialect, days = 9): { name: string; mimeType: string; buffer: Buffer } {
-  const lines = [...logLines({ dialect, days, seed: 4, from: '2026-01-05', everyS: 60 })];
-  return { name: `${dialect}.csv`, mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) };
-}
 
 /** A home with loads and a charger, standing at Loads. */
 async function homeWithLoads(page: Page, place: string): Promise<void> {
@@ -61,7 +57,7 @@ test('demand by each basis moves the gauge, the route and the pack; a wrong gues
   await expect(page.getByRole('row', { name: /^Socket circuits 44\.8 A 0\.0 A 44\.8 A/ })).toBeVisible();
 
   await test.step('a log without its unit is guessed wrong, and put right', async () => {
-    const lines = [...logLines({ dialect: 'three-phase', days: 9, seed: 4, from: '2026-01-05', everyS: 60 })];
+    const lines = logOf('three-phase').buffer.toString().split('\n');
     // A shape of its own, for the firm remembers the ones it has met.
     const shape = `made up ${Date.now()} times`;
     const bare = lines.map((line) =>

@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { answerFor, expect, goTo, newJob, PASSWORD, saved, signInByForm, signOff, test } from './journey';
+import { logOf } from './log-file';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -54,15 +55,38 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
   await expect(page.getByText('1 to send')).toBeVisible();
   await page.goto(`${address}/cut-out`);
   await expect(page.getByRole('heading', { name: 'Intake and cut-out' })).toBeVisible();
-  const picture = spawnSync('node', ['-e', PICTURE]).stdout;
   await page
-    .locator('input[type=file]')
+    .locator('input[type=file][multiple]')
     .first()
-    .setInputFiles({ name: 'label.jpg', mimeType: 'image/jpeg', buffer: picture });
-  await expect(page.getByText('label.jpg')).toBeVisible();
+    .setInputFiles(
+      Array.from({ length: 6 }, (_, at) => ({
+        name: `label-${at}.jpg`,
+        mimeType: 'image/jpeg',
+        buffer: pictureOf(at),
+      })),
+    );
+  await expect(page.getByText('label-5.jpg')).toBeVisible();
 
-  await page.reload();
-  await expect(page.getByText('label.jpg')).toBeVisible();
+  // A logger's file is read and judged here, and kept with the job later.
+  await page.goto(`${address}/loads`);
+  await page.getByRole('button', { name: 'Import a log' }).click();
+  const log = page.getByRole('dialog', { name: 'Import a log' });
+  await log.locator('input[type=file]').setInputFiles(logOf('three-phase'));
+  await log.getByRole('button', { name: 'Read it like this' }).click();
+  await expect(log.getByRole('heading', { name: 'Readings over time' })).toBeVisible();
+  await log.getByRole('button', { name: 'Keep it in the survey' }).click();
+  await expect(page.getByRole('region', { name: 'Measured demand' })).toContainText('9 whole days');
+
+  // A trial is played, in a job that has what one needs.
+  await page.getByRole('link', { name: 'Back to the jobs' }).click();
+  await page.getByRole('link', { name: /9 Candlemas Road/ }).click();
+  await page.goto(`${new URL(page.url()).pathname}/compare`);
+  const trial = page.getByRole('region', { name: 'Trial' });
+  await trial.getByRole('button', { name: 'Play the trial' }).click();
+  await expect(trial.getByText(/^[1-9]\d* of 100 household-years/)).toBeVisible();
+  await trial.getByRole('button', { name: 'Stop' }).click();
+  await page.goto(`${address}/cut-out`);
+  await expect(page.getByText('label-5.jpg')).toBeVisible();
 
   // Signed where it stands.
   await page.goto(`${address}/pack`);
@@ -73,7 +97,7 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
 
   await page.goto('/device');
   const waiting = page.getByRole('region', { name: 'To be sent' });
-  await expect(waiting.getByText('new job, answers, 1 photograph, a signature')).toBeVisible();
+  await expect(waiting.getByText('new job, answers, 6 photographs, 1 log, a signature')).toBeVisible();
 
   // The valley ends: it goes by itself.
   await context.setOffline(false);
@@ -82,7 +106,10 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
   expect(survey).toMatchObject({ survey: { place: { addressLine1: '2 Quarry Row', customerName: 'T. Quarry' } } });
   await expect
     .poll(async () => ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey.photos.length)
-    .toBe(1);
+    .toBe(6);
+  const { measurements } = ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey;
+  expect(measurements).toHaveLength(1);
+  expect((await page.request.get(`/api${address}/logs/${measurements[0]?.fileId ?? ''}`)).status()).toBe(200);
   const job = (await (await page.request.get(`/api${address}`)).json()) as { readonly number: number };
   expect(job.number).toBeGreaterThan(0);
   const { packs } = (await (await page.request.get(`/api${address}/packs`)).json()) as {
@@ -93,11 +120,17 @@ test('a day without a connection: opened, reloaded, a new job, answers, photogra
 });
 
 interface Photos {
-  readonly survey: { readonly photos: readonly unknown[] };
+  readonly survey: {
+    readonly photos: readonly unknown[];
+    readonly measurements: readonly { readonly fileId?: string }[];
+  };
 }
 
-/** A picture of 400 × 300, as a camera would give it. */
-const PICTURE = `require('sharp')({ create: { width: 400, height: 300, channels: 3, background: '#884422' } }).jpeg().pipe(process.stdout)`;
+/** A picture of 400 × 300, as a camera would give it, each of another colour. */
+function pictureOf(at: number): Buffer {
+  const making = `require('sharp')({ create: { width: 400, height: 300, channels: 3, background: { r: 30 * ${at}, g: 90, b: 60 } } }).jpeg().pipe(process.stdout)`;
+  return spawnSync('node', ['-e', making]).stdout;
+}
 
 test('signed without a connection and changed by somebody else meanwhile: it is shown, and nothing is a pack until somebody decides', async ({
   page,

@@ -17,6 +17,27 @@ const PackStation = lazyPart(() => import('./pack/PackStation'));
 const RouteStation = lazyPart(() => import('./route/RouteStation'));
 const TestsStation = lazyPart(() => import('./after/TestsStation'));
 
+/** Has every station come before it is gone to: the connection may be lost on the way from one to the next. */
+export function fetchStationsAhead(): void {
+  for (const station of [
+    CutOutStation,
+    LoopStation,
+    LineupStation,
+    EarthingStation,
+    LoadsStation,
+    ChargerStation,
+    LimitStation,
+    CircuitStation,
+    CompareStation,
+    RouteStation,
+    PackStation,
+    CommissioningStation,
+    TestsStation,
+    AfterStation,
+  ])
+    station.fetchAhead();
+}
+
 /** The station at hand. */
 export function StationView({ station }: { readonly station: Station }) {
   switch (station) {

@@ -22,7 +22,7 @@ import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
 import { STATION_NAMES, VIEW_NAMES, VIEWS, type View } from '../stations/station-names';
-import { StationView } from '../stations/StationView';
+import { fetchStationsAhead, StationView } from '../stations/StationView';
 import { lazyPart } from '../kit/lazy-part';
 import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
@@ -152,6 +152,13 @@ function SurveyView({
     'g h': () => void navigate(`/jobs/${job.id}/history`),
   });
 
+  // Once the first is there.
+  useEffect(() => {
+    const timer = setTimeout(fetchStationsAhead, 400);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, []);
   useTitle(VIEW_NAMES[station], survey.place.addressLine1 ?? job.place, jobNumber(job.number));
   useArrival();
   const field = useArrivalField();
