@@ -163,7 +163,7 @@ test('signed without a connection and changed by somebody else meanwhile: it is 
   await context.setOffline(false);
   await page.goto('/device');
   const waiting = page.getByRole('region', { name: 'To be sent' });
-  await expect(waiting.getByText(/The survey is another than the one you signed/)).toBeVisible();
+  await expect(waiting.getByText(/The survey has changed since you signed it/)).toBeVisible();
   const packs = async (): Promise<number> =>
     ((await (await page.request.get(`/api${address}/packs`)).json()) as { readonly packs: readonly object[] }).packs
       .length;

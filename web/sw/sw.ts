@@ -8,11 +8,9 @@ import {
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { CacheFirst } from 'workbox-strategies';
+import { PICTURES } from '../src/offline/pictures';
 
 declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: readonly PrecacheEntry[] };
-
-/** Small pictures, taken away with everything else when somebody signs out: web/src/offline/person.ts. */
-const PICTURES = 'keen-gauge-pictures';
 
 // The whole application is on the device: every part of one version, and of no other.
 precacheAndRoute([...self.__WB_MANIFEST]);

@@ -58,7 +58,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       throw new Problem(
         409,
         'Changed since you signed',
-        'The survey is another than the one you signed without a connection. Look it over, then sign again.',
+        'The survey has changed since you signed it without a connection. Look it over, then sign again.',
       );
 
     const firm = await firmRules(db);

@@ -1,10 +1,17 @@
 import { LogOut } from 'lucide-react';
 import { Link } from 'react-router';
+import styled from 'styled-components';
 import type { Me } from '../api/me';
 import { BareButton } from '../kit/Button';
 import { Stack } from '../kit/Panel';
 import { Sheet } from '../kit/Sheet';
 import { LightSwitch } from './LightSwitch';
+
+const Away = styled(Link)`
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+`;
 
 /** What a phone has behind “More”: the light, help, this device, signing out. */
 export default function MoreSheet({
@@ -22,22 +29,12 @@ export default function MoreSheet({
         <div>
           <LightSwitch />
         </div>
-        <Link
-          to="/help"
-          replace
-          style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-          onClick={onClose}
-        >
+        <Away to="/help" replace onClick={onClose}>
           Help: words, and how the figures are made
-        </Link>
-        <Link
-          to="/device"
-          replace
-          style={{ minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-          onClick={onClose}
-        >
+        </Away>
+        <Away to="/device" replace onClick={onClose}>
           This device: what is here, and what is still to be sent
-        </Link>
+        </Away>
         <p className="quiet">
           {me.name}, {me.firm}
         </p>

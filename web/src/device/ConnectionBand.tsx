@@ -43,7 +43,7 @@ export function ConnectionBand({ personId }: { readonly personId: string }) {
       <Band role="status" className="no-print">
         <CloudOff size={18} aria-hidden />
         <span>
-          <strong>No connection.</strong> Kept here.
+          <strong>No connection.</strong> Work is kept here.
         </span>
         <Link to="/device">{waiting.length === 0 ? 'This device' : `${waiting.length} to send`}</Link>
       </Band>

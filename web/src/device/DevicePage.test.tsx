@@ -60,11 +60,8 @@ describe('this device', () => {
     expect(within(waiting).getByRole('status').textContent).toContain('No connection.');
     expect(within(waiting).getByText('new job')).toBeTruthy();
     const carried = screen.getByRole('region', { name: 'Carried along' });
-    expect(
-      within(carried)
-        .getByRole('link', { name: /2 Quarry Row/ })
-        .getAttribute('href'),
-    ).toBe(`/jobs/${ID}`);
+    const link = await within(carried).findByRole('link', { name: /2 Quarry Row/ });
+    expect(link.getAttribute('href')).toBe(`/jobs/${ID}`);
     expect(within(carried).getByText(/as of 2 Mar/)).toBeTruthy();
     expect(within(carried).getByRole('button', { name: 'Take along now' }).hasAttribute('disabled')).toBe(true);
   });
@@ -91,7 +88,7 @@ describe('the band under the head of every page', () => {
     await shown(<ConnectionBand personId="anna" />);
     expect(screen.queryByRole('status')).toBeNull();
     act(nothingCame);
-    expect(screen.getByRole('status').textContent).toContain('No connection. Kept here.');
+    expect(screen.getByRole('status').textContent).toContain('No connection. Work is kept here.');
     act(() => {
       answeredAfter(9000);
     });

@@ -102,7 +102,7 @@ function ToSend({
               <JobLink job={jobs.find(({ id }) => id === each.jobId)} id={each.jobId} />
               <span className="quiet">
                 {toDecide.has(each.jobId)
-                  ? (each.refused ?? 'Somebody else answered the same: open it and choose')
+                  ? (each.refused ?? 'Open it: something there needs your answer')
                   : unsentWords(each)}
               </span>
             </li>
@@ -188,8 +188,8 @@ function JobLink({ job, id }: { readonly job: Job | undefined; readonly id: stri
 function RoomPanel() {
   const { data: room, mutate } = useSWR('room-here', roomHere, { refreshInterval: 10_000 });
   return (
-    <Panel aria-label="Room">
-      <h2>Room</h2>
+    <Panel aria-label="Storage">
+      <h2>Storage</h2>
       {room ? (
         <>
           <p>
@@ -197,8 +197,8 @@ function RoomPanel() {
           </p>
           {isNearlyFull(room) && (
             <Notice kind="act" title="This device is nearly full.">
-              Send what waits and sign out of other applications before taking more photographs: what does not fit is
-              not kept.
+              Send what waits, or make room on the device, before taking more photographs: what does not fit is not
+              kept.
             </Notice>
           )}
           {room.isLasting ? (

@@ -25,7 +25,7 @@ export default function SignOutSheet({
       <Stack>
         <p>
           {waiting === undefined
-            ? 'Looking what is here …'
+            ? 'Checking what is here …'
             : waiting.length === 0
               ? 'Everything you did is with the server now.'
               : `${waiting.length} job${waiting.length === 1 ? ' has' : 's have'} work of yours that only this device has. Signing out takes it away.`}

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto';
 import { NoAnswer } from '../api/client';
-import { keepAnswer, keepFor, keptAnswer, keptAnswers } from '../offline/answers';
+import { keepAnswer, keepFor, keptAnswer, keptPaths } from '../offline/answers';
 import { chooseJob } from '../offline/chosen';
 import { forgetCopies } from '../offline/person';
 import { jobHere } from '../jobs/start-job';
@@ -83,7 +83,7 @@ describe('taking along', () => {
   it('takes away what is older than the firm lets it be', async () => {
     await keepAnswer('/jobs/old/survey', {}, Date.now() - 8 * DAY_MS);
     await carry('anna', 7, () => undefined);
-    expect((await keptAnswers()).some(({ path }) => path === '/jobs/old/survey')).toBe(false);
+    expect((await keptPaths()).some(({ path }) => path === '/jobs/old/survey')).toBe(false);
   });
 
   it('stops where the connection goes, and what was taken is here', async () => {

@@ -81,7 +81,7 @@ export function JobRow({
   onAct,
 }: {
   readonly job: Job;
-  /** Typing of it is on this device and has not been sent. */
+  /** Something of it is on this device and has not been sent. */
   readonly isKept: boolean;
   /** It is wanted on this device whoever has it. */
   readonly isChosen: boolean;

@@ -18,9 +18,9 @@ import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { carryNow } from '../device/use-device';
+import { useUnsent } from '../device/use-unsent';
 import { chooseJob, chosenJobs } from '../offline/chosen';
 import { useConnection } from '../offline/connection';
-import { keptJobs } from '../survey/kept';
 import { filtersSet, useJobQuery, writeQuery, type JobQuery } from './job-query';
 import { JobRow, type JobAct } from './JobRow';
 import { surveysHere } from './jobs-here';
@@ -42,8 +42,6 @@ const NOTHING_HERE: WhatIsHere = { surveys: new Map(), chosen: new Set() };
 async function whatIsHere(personId: string): Promise<WhatIsHere> {
   return { surveys: await surveysHere(), chosen: new Set(await chosenJobs(personId)) };
 }
-
-const NOTHING_KEPT: ReadonlySet<string> = new Set();
 
 const Page = styled.main`
   max-width: 78rem;
@@ -92,13 +90,7 @@ export function JobsPage() {
   const [told, setTold] = useState<{ readonly says: string; readonly undo?: () => void }>();
   const me = useOutletContext<Me>();
   const { data, error, isLoading, mutate } = useJobs(writeQuery(query).toString(), me.id);
-  const { data: kept = NOTHING_KEPT } = useSWR(
-    ['kept-here', me.id],
-    ([, id]) => keptJobs(id).catch(() => NOTHING_KEPT),
-    {
-      refreshInterval: 3000,
-    },
-  );
+  const kept = new Set(useUnsent(me.id)?.map(({ jobId }) => jobId));
   const { data: here = NOTHING_HERE, mutate: lookHere } = useSWR(['here', me.id], ([, id]) => whatIsHere(id), {
     refreshInterval: 5000,
   });

@@ -1,7 +1,7 @@
 import { JOB_STATES, JOBS_PAGE, type JobState } from '@keen-gauge/core/calendar/job-list';
 import { ROUTE_WAYS } from '@keen-gauge/core/route/ways';
 import type { Job, JobsFound } from '../api/jobs';
-import { keptAnswers } from '../offline/answers';
+import { keptAnswer, keptPaths } from '../offline/answers';
 import type { JobQuery } from './job-query';
 
 const ONE_JOB = /^\/jobs\/[0-9a-f-]{36}$/;
@@ -11,8 +11,11 @@ const LIST = /^\/jobs(\?|$)/;
 export async function jobsKnownHere(): Promise<Job[]> {
   const found = new Map<string, Job>();
   // Newest first: what is there already is newer.
-  for (const { path, body } of await keptAnswers()) {
-    const jobs = ONE_JOB.test(path) ? [body as Job] : LIST.test(path) ? (body as JobsFound).jobs : [];
+  for (const { path } of await keptPaths()) {
+    const isOne = ONE_JOB.test(path);
+    if (!isOne && !LIST.test(path)) continue;
+    const body = (await keptAnswer(path))?.body;
+    const jobs = body === undefined ? [] : isOne ? [body as Job] : (body as JobsFound).jobs;
     for (const job of jobs) if (!found.has(job.id)) found.set(job.id, job);
   }
   return [...found.values()];
@@ -20,7 +23,7 @@ export async function jobsKnownHere(): Promise<Job[]> {
 
 /** The jobs whose survey this device has, with when it was heard of last, in milliseconds since 1970. */
 export async function surveysHere(): Promise<ReadonlyMap<string, number>> {
-  const found = (await keptAnswers()).flatMap(({ path, at }) => {
+  const found = (await keptPaths()).flatMap(({ path, at }) => {
     const id = /^\/jobs\/([0-9a-f-]{36})\/survey$/.exec(path)?.[1];
     return id === undefined ? [] : [[id, at] as const];
   });

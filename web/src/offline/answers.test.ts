@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto';
-import { forgetBefore, keepAnswer, keepFor, keptAnswer, keptAnswers } from './answers';
+import { forgetBefore, keepAnswer, keepFor, keptAnswer, keptPaths } from './answers';
 import { chooseJob, chosenJobs } from './chosen';
 import { forgetCopies, KEPT_DAYS, keptDaysOf, rememberedPerson, rememberPerson } from './person';
 
@@ -22,16 +22,16 @@ describe('what the server answered', () => {
     expect(await keptAnswer('/jobs')).toMatchObject({ body: { jobs: [2] }, at: NOW });
     keepFor('bea');
     expect(await keptAnswer('/jobs')).toBeUndefined();
-    expect(await keptAnswers()).toEqual([]);
+    expect(await keptPaths()).toEqual([]);
   });
 
   it('is given newest first, and goes with age', async () => {
     keepFor('anna');
     await keepAnswer('/old', 1, NOW - 3 * DAY_MS);
     await keepAnswer('/new', 2, NOW);
-    expect((await keptAnswers()).map(({ path }) => path)).toEqual(['/new', '/old']);
+    expect((await keptPaths()).map(({ path }) => path)).toEqual(['/new', '/old']);
     await forgetBefore(NOW - DAY_MS);
-    expect((await keptAnswers()).map(({ path }) => path)).toEqual(['/new']);
+    expect((await keptPaths()).map(({ path }) => path)).toEqual(['/new']);
   });
 });
 
@@ -62,7 +62,7 @@ describe('who signed in last', () => {
     await rememberPerson({ id: 'bea' }, NOW);
     expect(await keptAnswer('/jobs')).toBeUndefined();
     keepFor('anna');
-    expect(await keptAnswers()).toEqual([]);
+    expect(await keptPaths()).toEqual([]);
     expect(await chosenJobs('anna')).toEqual([]);
   });
 });

@@ -31,15 +31,20 @@ export async function keptAnswer(path: string): Promise<KeptAnswer | undefined> 
   }
 }
 
-/** Everything kept for this person, newest first. */
-export async function keptAnswers(): Promise<KeptAnswer[]> {
+/** What is kept for this person and since when, newest first; not what it says, which may be megabytes. */
+export async function keptPaths(): Promise<{ readonly path: string; readonly at: number }[]> {
   if (whose === null) return [];
+  const personId = whose;
+  const found: { path: string; at: number }[] = [];
   try {
-    const found = await (await deviceDb()).getAllFromIndex('answers', 'person', whose);
-    return found.sort((a, b) => b.at - a.at);
+    const index = (await deviceDb()).transaction('answers').store.index('person');
+    const range = IDBKeyRange.bound([personId, 0], [personId, Infinity]);
+    for (let here = await index.openKeyCursor(range, 'prev'); here; here = await here.continue())
+      found.push({ path: here.primaryKey.slice(personId.length + 1), at: here.key[1] });
   } catch {
-    return [];
+    // A browser that keeps nothing has nothing.
   }
+  return found;
 }
 
 /** Takes away what was kept before `before`, in milliseconds since 1970, for whomever. */

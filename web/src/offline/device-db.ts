@@ -69,7 +69,7 @@ export interface KeptLog {
 }
 
 interface DeviceDb extends DBSchema {
-  answers: { key: string; value: KeptAnswer; indexes: { person: string } };
+  answers: { key: string; value: KeptAnswer; indexes: { person: [string, number] } };
   person: { key: string; value: KeptPerson };
   newJobs: { key: string; value: NewJob; indexes: { person: string } };
   chosen: { key: string; value: ChosenJob; indexes: { person: string } };
@@ -83,7 +83,7 @@ let opened: Promise<IDBPDatabase<DeviceDb>> | undefined;
 export function deviceDb(): Promise<IDBPDatabase<DeviceDb>> {
   opened ??= openDB<DeviceDb>('keen-gauge-device', 1, {
     upgrade: (db) => {
-      db.createObjectStore('answers', { keyPath: 'key' }).createIndex('person', 'personId');
+      db.createObjectStore('answers', { keyPath: 'key' }).createIndex('person', ['personId', 'at']);
       db.createObjectStore('person', { keyPath: 'key' });
       db.createObjectStore('newJobs', { keyPath: 'id' }).createIndex('person', 'personId');
       db.createObjectStore('chosen', { keyPath: 'key' }).createIndex('person', 'personId');

@@ -1,5 +1,6 @@
 import { keepFor } from './answers';
 import { deviceDb } from './device-db';
+import { PICTURES } from './pictures';
 
 const DAY_MS = 86_400_000;
 
@@ -13,9 +14,6 @@ interface Person {
 }
 
 export const keptDaysOf = (person: Person): number => person.rules?.terms?.keptDays ?? KEPT_DAYS;
-
-/** Where the service worker keeps small pictures. */
-export const PICTURES = 'keen-gauge-pictures';
 
 /** Keeps who signed in, so that the application opens without the server; what another person left to be read goes. */
 export async function rememberPerson(person: Person, at = Date.now()): Promise<void> {

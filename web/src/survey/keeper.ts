@@ -41,6 +41,11 @@ export class Keeper {
     this.writing = this.after(this.writing, () => this.put(unsaved));
   }
 
+  /** Resolves when everything handed over so far is written. */
+  idle(): Promise<unknown> {
+    return this.writing;
+  }
+
   /** Something else to be done to what is kept, in its turn. */
   then(work: () => Promise<unknown>): void {
     this.writing = this.writing.then(work).catch(() => undefined);

@@ -1,3 +1,4 @@
+import { keptJobs } from './kept';
 import type { SaveState, SurveyStore } from './survey-store';
 import { isOpenHere, openStore } from './use-survey-store';
 
@@ -17,12 +18,14 @@ const ENDS: Partial<Readonly<Record<SaveState, SentTyping>>> = {
 export async function sendTyping(jobId: string, personId: string): Promise<SentTyping> {
   // Where it is open it sends itself.
   if (isOpenHere(jobId)) return 'open-elsewhere';
-  const { store, flush } = await openStore(jobId, personId);
+  const { store, flush, kept } = await openStore(jobId, personId);
   store.flush();
   const came = await settled(store);
   flush();
   store.close();
-  return came;
+  await kept();
+  // What another tab has open it sends itself.
+  return came === 'sent' && (await keptJobs(personId)).has(jobId) ? 'open-elsewhere' : came;
 }
 
 function settled(store: SurveyStore): Promise<SentTyping> {

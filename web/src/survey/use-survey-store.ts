@@ -14,6 +14,8 @@ const LOOK_MS = 8000;
 interface Open {
   readonly store: SurveyStore;
   readonly flush: () => void;
+  /** Resolves when what this browser keeps is what there is to keep. */
+  readonly kept: () => Promise<unknown>;
 }
 
 export type Opening =
@@ -132,6 +134,7 @@ export async function openStore(jobId: string, personId: string): Promise<Open> 
       store.flush();
       keeper.flush();
     },
+    kept: () => keeper.idle(),
   };
 }
 

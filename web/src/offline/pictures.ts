@@ -1,0 +1,2 @@
+/** Where the service worker keeps small pictures; taken away with every other copy. */
+export const PICTURES = 'keen-gauge-pictures';
