@@ -33,6 +33,8 @@ jest.mock('../api/surveys', () => ({
 jest.mock('../api/packs', () => ({
   signOff: (_job: string, { id, revisionId }: { id: string; revisionId: string }) => step(`sign ${id} ${revisionId}`),
 }));
+// What is reported goes nowhere here.
+jest.mock('../api/report', () => ({ report: () => undefined }));
 jest.mock('../survey/send-kept', () => ({
   sendTyping: async (jobId: string, personId: string) => {
     await step(`typing ${jobId}`);
@@ -149,6 +151,23 @@ describe('a day’s work sent', () => {
     await sendEverything(ME);
     expect(went).toContain('typing one');
     expect(await keptLogs(ME)).toMatchObject([{ refused: 'Too large' }]);
+  });
+
+  it('a job in trouble of its own holds up no other, and waits for a person', async () => {
+    await aDay('one');
+    await aDay('two');
+    refusing.set('typing one', new ServerProblem(404, 'Not found', '', {}));
+    await sendEverything(ME);
+    expect(went).toContain('sign s-two head-now');
+    expect([...sendingNow().toDecide]).toEqual(['one']);
+  });
+
+  it('what another tab has open is sent by that tab, and nothing of the job is signed before', async () => {
+    await aDay('one');
+    typed = 'open-elsewhere';
+    await sendEverything(ME);
+    expect(went).toEqual(['job one', 'log log-one', 'typing one']);
+    expect(sendingNow().toDecide.size).toBe(0);
   });
 
   it('is one person’s: another’s stays', async () => {
