@@ -35,7 +35,7 @@ export async function startJob(job: Started, personId: string): Promise<Job> {
   }
 }
 
-/** A job the server has not heard of, as the list shows it: it has no number yet. */
+/** A job the server has not heard of, as the list shows it: it has no number yet, the route of a survey nobody has filled in, and what is open is told once it is sent. */
 export const jobHere = ({
   id,
   place,
@@ -49,7 +49,7 @@ export const jobHere = ({
   wanted,
   customer: null,
   route: 'ask-then-fit',
-  nextQuestion: null,
+  nextQuestion: 'Open questions are listed once it is sent',
   changedAt: new Date(madeAt).toISOString(),
   createdBy: '',
   answer: null,
