@@ -12,7 +12,7 @@ async function picture(): Promise<Buffer> {
   const [width, height] = [2016, 1512];
   const noise = Buffer.from(Uint8Array.from({ length: width * height * 3 }, (_, at) => (at * 2_654_435_761) >>> 24));
   return sharp(noise, { raw: { width, height, channels: 3 } })
-    .blur(1.1)
+    .blur(0.8)
     .jpeg({ quality: 88 })
     .toBuffer();
 }

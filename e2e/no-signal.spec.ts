@@ -1,136 +1,9 @@
-import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
 import { answerFor, expect, goTo, newJob, PASSWORD, saved, signInByForm, signOff, test } from './journey';
-import { logOf } from './log-file';
+import { takenAlong } from './own-device';
 
 test.use({ serviceWorkers: 'allow' });
-
-/** The whole application and the jobs meant for this person are on the device. */
-async function takenAlong(page: Page): Promise<void> {
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.goto('/device');
-  await expect(page.getByRole('heading', { name: 'This device', level: 1 })).toBeVisible();
-  await page.getByRole('button', { name: 'Take along now' }).click();
-  const carried = page.getByRole('region', { name: 'Carried along' });
-  await expect(carried.getByRole('listitem').first()).toBeVisible();
-  await expect(carried.getByRole('status')).toHaveCount(0);
-  // Every page of it is answered for by the worker from here on.
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-}
-
-test('a day without a connection: opened, reloaded, a new job, answers, photographs; and all of it at the server afterwards', async ({
-  page,
-  context,
-}) => {
-  test.slow();
-  await page.setViewportSize({ width: 390, height: 844 });
-  await signInByForm(page, 'tobin');
-  await takenAlong(page);
-
-  await context.setOffline(true);
-  await page.goto('/');
-  await expect(page.getByText('No connection.')).toBeVisible();
-  await page.reload();
-  await expect(page.getByRole('link', { name: /12 Tallow Row/ })).toBeVisible();
-
-  // A job of the morning's list, opened for the first time here.
-  await page.getByRole('link', { name: /12 Tallow Row/ }).click();
-  await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
-
-  // A job nobody has heard of.
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New job' }).click();
-  const sheet = page.getByRole('dialog', { name: 'New job' });
-  await sheet.getByLabel('Where').fill('2 Quarry Row, Netherby');
-  await sheet.getByLabel('Job description').fill('Vehicle charger');
-  await sheet.getByRole('button', { name: 'Start the survey' }).click();
-  await expect(page.getByRole('heading', { name: 'Place and meter point' })).toBeVisible();
-  const address = new URL(page.url()).pathname.replace(/\/place$/, '');
-  const saving = page.getByRole('status', { name: 'Saving' });
-  await expect(saving).toContainText('Kept on this device');
-
-  await page.getByLabel('Customer', { exact: true }).fill('T. Quarry');
-  await expect(page.getByText('1 to send')).toBeVisible();
-  await page.goto(`${address}/cut-out`);
-  await expect(page.getByRole('heading', { name: 'Intake and cut-out' })).toBeVisible();
-  await page
-    .locator('input[type=file][multiple]')
-    .first()
-    .setInputFiles(
-      Array.from({ length: 6 }, (_, at) => ({
-        name: `label-${at}.jpg`,
-        mimeType: 'image/jpeg',
-        buffer: pictureOf(at),
-      })),
-    );
-  await expect(page.getByText('label-5.jpg')).toBeVisible();
-
-  // A logger's file is read and judged here, and kept with the job later.
-  await page.goto(`${address}/loads`);
-  await page.getByRole('button', { name: 'Import a log' }).click();
-  const log = page.getByRole('dialog', { name: 'Import a log' });
-  await log.locator('input[type=file]').setInputFiles(logOf('three-phase'));
-  await log.getByRole('button', { name: 'Read it like this' }).click();
-  await expect(log.getByRole('heading', { name: 'Readings over time' })).toBeVisible();
-  await log.getByRole('button', { name: 'Keep it in the survey' }).click();
-  await expect(page.getByRole('region', { name: 'Measured demand' })).toContainText('9 whole days');
-
-  // A trial is played, in a job that has what one needs.
-  await page.getByRole('link', { name: 'Back to the jobs' }).click();
-  await page.getByRole('link', { name: /9 Candlemas Road/ }).click();
-  await page.goto(`${new URL(page.url()).pathname}/compare`);
-  const trial = page.getByRole('region', { name: 'Trial' });
-  await trial.getByRole('button', { name: 'Play the trial' }).click();
-  await expect(trial.getByText(/^[1-9]\d* of 100 household-years/)).toBeVisible();
-  await trial.getByRole('button', { name: 'Stop' }).click();
-  await page.goto(`${address}/cut-out`);
-  await expect(page.getByText('label-5.jpg')).toBeVisible();
-
-  // Signed where it stands.
-  await page.goto(`${address}/pack`);
-  await answerFor(page, 'The customer asked for it today.');
-  await page.getByLabel('Type your name to sign').fill('Tobin Farrowby');
-  await page.getByRole('button', { name: 'Sign on this device' }).click();
-  await expect(page.getByText('Signed on this device.')).toBeVisible();
-
-  await page.goto('/device');
-  const waiting = page.getByRole('region', { name: 'To be sent' });
-  await expect(waiting.getByText('new job, answers, 6 photographs, 1 log, a signature')).toBeVisible();
-
-  // The valley ends: it goes by itself.
-  await context.setOffline(false);
-  await expect(waiting.getByText('Everything you did is with the server.')).toBeVisible();
-  const survey = (await (await page.request.get(`/api${address}/survey`)).json()) as object;
-  expect(survey).toMatchObject({ survey: { place: { addressLine1: '2 Quarry Row', customerName: 'T. Quarry' } } });
-  await expect
-    .poll(async () => ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey.photos.length)
-    .toBe(6);
-  const { measurements } = ((await (await page.request.get(`/api${address}/survey`)).json()) as Photos).survey;
-  expect(measurements).toHaveLength(1);
-  expect((await page.request.get(`/api${address}/logs/${measurements[0]?.fileId ?? ''}`)).status()).toBe(200);
-  const job = (await (await page.request.get(`/api${address}`)).json()) as { readonly number: number };
-  expect(job.number).toBeGreaterThan(0);
-  const { packs } = (await (await page.request.get(`/api${address}/packs`)).json()) as {
-    readonly packs: readonly object[];
-  };
-  expect(packs).toHaveLength(1);
-  expect(packs[0]).toMatchObject({ signedBy: 'Tobin Farrowby', reason: 'The customer asked for it today.' });
-});
-
-interface Photos {
-  readonly survey: {
-    readonly photos: readonly unknown[];
-    readonly measurements: readonly { readonly fileId?: string }[];
-  };
-}
-
-/** A picture of 400 × 300, as a camera would give it, each of another colour. */
-function pictureOf(at: number): Buffer {
-  const making = `require('sharp')({ create: { width: 400, height: 300, channels: 3, background: { r: 30 * ${at}, g: 90, b: 60 } } }).jpeg().pipe(process.stdout)`;
-  return spawnSync('node', ['-e', making]).stdout;
-}
 
 test('signed without a connection and changed by somebody else meanwhile: it is shown, and nothing is a pack until somebody decides', async ({
   page,
@@ -200,7 +73,10 @@ test('a session that ended meanwhile: signed in again, nothing typed is lost, an
   expect(survey).toMatchObject({ survey: { place: { customerName: 'Typed in the valley' } } });
 });
 
-test('a newer version waits until somebody takes it, and what is typed outlives it', async ({ page }) => {
+test('a newer version, deployed while there was no connection, waits until somebody takes it; what was typed outlives it', async ({
+  page,
+  context,
+}) => {
   test.slow();
   const script = join(import.meta.dirname, '../dist/web/sw.js');
   const before = readFileSync(script, 'utf8');
@@ -208,8 +84,15 @@ test('a newer version waits until somebody takes it, and what is typed outlives 
     await signInByForm(page, 'isla');
     await page.evaluate(() => navigator.serviceWorker.ready);
     await page.reload();
-    await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
+    const address = await newJob(page, '9 Version Street');
+    await saved(page);
+    await context.setOffline(true);
+    await page.getByLabel('Town').fill('Typed before');
+    await expect(page.getByRole('status', { name: 'Saving' })).toContainText('Kept on this device');
     writeFileSync(script, `${before}\n// deployed\n`);
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: /9 Version Street/ }).first()).toContainText('not sent yet');
+    await context.setOffline(false);
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
     const told = page.getByText('A newer version of Keen Gauge is here.');
     await expect(told).toBeVisible();
@@ -220,6 +103,9 @@ test('a newer version waits until somebody takes it, and what is typed outlives 
     await expect
       .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting))
       .toBe(null);
+    await expect
+      .poll(async () => (await page.request.get(`/api${address.replace(/\/place$/, '')}/survey`)).text())
+      .toContain('Typed before');
   } finally {
     writeFileSync(script, before);
   }
@@ -235,6 +121,9 @@ test('signing out with something unsent asks first; signed out, nothing is left 
   await page.goto('/');
   await page.getByRole('link', { name: /9 Candlemas Road/ }).click();
   await goTo(page, 'Place and meter point');
+  const otherTab = await context.newPage();
+  await otherTab.goto('/diary');
+  await expect(otherTab.getByRole('heading', { name: 'Diary', level: 1 })).toBeVisible();
   await context.setOffline(true);
   await page
     .getByRole('button', { name: /^Customer/ })
@@ -248,6 +137,8 @@ test('signing out with something unsent asks first; signed out, nothing is left 
   await sheet.getByRole('button', { name: 'Sign out all the same …' }).click();
   await sheet.getByRole('button', { name: /^Yes, take away/ }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  // Another tab of the same browser shows nothing of it either.
+  await expect(otherTab.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.goto('/');

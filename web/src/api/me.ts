@@ -73,6 +73,17 @@ export async function signOut(): Promise<void> {
   await endSession();
 }
 
+/** Tells when another tab has signed out; the function it returns ends that. */
+export function onLeftElsewhere(listener: () => void): () => void {
+  const look = ({ key, newValue }: StorageEvent): void => {
+    if (key === LEFT && newValue !== null) listener();
+  };
+  window.addEventListener('storage', look);
+  return () => {
+    window.removeEventListener('storage', look);
+  };
+}
+
 const LEFT = 'keen-gauge-left';
 
 async function endSession(): Promise<void> {

@@ -10,7 +10,7 @@ import {
 import { useEffect, useState } from 'react';
 import { Link, useLocation, useMatch, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { signOut, useMe, type Me } from '../api/me';
+import { onLeftElsewhere, signOut, useMe, type Me } from '../api/me';
 import { BareButton, Button } from '../kit/Button';
 import { lazyPart } from '../kit/lazy-part';
 import { takeNewer } from '../offline/worker';
@@ -103,6 +103,14 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
     ShortcutSheet.fetchAhead();
     SignOutSheet.fetchAhead();
   }, []);
+  // Whatever this tab still shows and holds goes with the page.
+  useEffect(
+    () =>
+      onLeftElsewhere(() => {
+        window.location.assign('/sign-in');
+      }),
+    [],
+  );
   const [leaving, setLeaving] = useState(false);
   useDevice(me);
   const go = (): void => {

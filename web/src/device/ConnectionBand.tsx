@@ -2,7 +2,8 @@ import { CircleHelp, CloudOff, HardDriveDownload } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useConnection } from '../offline/connection';
-import { useSending } from './use-device';
+import { useFull } from '../offline/full';
+import { useSending } from './sending';
 import { useUnsent } from './use-unsent';
 
 const Band = styled.div`
@@ -35,9 +36,20 @@ const Band = styled.div`
 /** Says how the server is reached, while it is not as usual, and what waits for it. */
 export function ConnectionBand({ personId }: { readonly personId: string }) {
   const connection = useConnection();
+  const isFull = useFull();
   const waiting = useUnsent(personId) ?? [];
   const { isRunning, toDecide } = useSending();
   const jobs = `${waiting.length} job${waiting.length === 1 ? '' : 's'}`;
+  if (isFull)
+    return (
+      <Band role="status" className="no-print">
+        <HardDriveDownload size={18} aria-hidden />
+        <span>
+          <strong>This device is full.</strong> Not everything you add is kept here.
+        </span>
+        <Link to="/device">Make room</Link>
+      </Band>
+    );
   if (connection === 'without')
     return (
       <Band role="status" className="no-print">

@@ -10,10 +10,12 @@ import { Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { useConnection, type Connection } from '../offline/connection';
+import { useFull } from '../offline/full';
 import { keptDaysOf } from '../offline/person';
 import { askToLast, isNearlyFull, roomHere, sizeWords } from './room';
 import { sendEverything } from './sender';
-import { carryNow, useCarrying, useSending } from './use-device';
+import { useSending } from './sending';
+import { carryNow, useCarrying } from './use-device';
 import type { Unsent } from './unsent';
 import { useUnsent } from './use-unsent';
 
@@ -186,6 +188,7 @@ function JobLink({ job, id }: { readonly job: Job | undefined; readonly id: stri
 }
 
 function RoomPanel() {
+  const isFull = useFull();
   const { data: room, mutate } = useSWR('room-here', roomHere, { refreshInterval: 10_000 });
   return (
     <Panel aria-label="Storage">
@@ -195,12 +198,15 @@ function RoomPanel() {
           <p>
             {sizeWords(room.taken)} of the {sizeWords(room.given)} this browser gives.
           </p>
-          {isNearlyFull(room) && (
-            <Notice kind="act" title="This device is nearly full.">
-              Send what waits, or make room on the device, before taking more photographs: what does not fit is not
-              kept.
+          {(isFull || isNearlyFull(room)) && (
+            <Notice kind="act" title={isFull ? 'This device is full.' : 'This device is nearly full.'}>
+              Send what waits, or make room on the device, before taking more photographs.
             </Notice>
           )}
+          <p className="quiet">
+            When it is full the small pictures of photographs go first. A photograph that does not fit even then is in
+            its open page only, which says so; answers are kept as long as they fit.
+          </p>
           {room.isLasting ? (
             <p className="quiet">The browser keeps it even when it runs short.</p>
           ) : (

@@ -7,7 +7,8 @@ import { keepNewJob, newJobs } from '../offline/new-jobs';
 import { keepSignature, keptSignatures } from '../offline/signatures';
 import { forgetWaiting, keepWaiting, waitingFor } from '../photos/waiting';
 import { entriesOf, keep } from '../survey/kept';
-import { sendEverything, sendingNow } from './sender';
+import { sendEverything } from './sender';
+import { sendingNow } from './sending';
 import { forgetUnsent, unsent } from './unsent';
 
 const went: string[] = [];

@@ -3,29 +3,8 @@ import { report } from '../api/report';
 import { tellOfJob } from '../jobs/start-job';
 import { sendKeptLogs } from '../measured/send-kept-logs';
 import { sendPictures } from '../photos/send-waiting';
+import { becomeSending } from './sending';
 import { unsent, type Unsent } from './unsent';
-
-/** How far the sending is. */
-export interface Sending {
-  readonly isRunning: boolean;
-  /** The jobs that wait for a person: two answers to choose between, or something the server will not take. */
-  readonly toDecide: ReadonlySet<string>;
-}
-
-let now: Sending = { isRunning: false, toDecide: new Set() };
-const listeners = new Set<() => void>();
-
-const become = (next: Sending): void => {
-  now = next;
-  for (const listener of listeners) listener();
-};
-
-export const sendingNow = (): Sending => now;
-
-export function onSending(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
 
 /**
  * Sends everything of this person’s that the server does not have: of each job first the job, then its logs, then what was typed, then its pictures, and at
@@ -37,11 +16,11 @@ export async function sendEverything(personId: string, again = false): Promise<v
     if (!lock) return;
     const waiting = await unsent(personId);
     if (waiting.length === 0) {
-      become({ isRunning: false, toDecide: new Set() });
+      becomeSending({ isRunning: false, toDecide: new Set() });
       return;
     }
     const toDecide = new Set<string>();
-    become({ isRunning: true, toDecide });
+    becomeSending({ isRunning: true, toDecide });
     try {
       for (const each of waiting)
         try {
@@ -53,7 +32,7 @@ export async function sendEverything(personId: string, again = false): Promise<v
           toDecide.add(each.jobId);
         }
     } finally {
-      become({ isRunning: false, toDecide });
+      becomeSending({ isRunning: false, toDecide });
     }
   });
 }

@@ -5,8 +5,7 @@ import type { Me } from '../api/me';
 import { report } from '../api/report';
 import { connectionNow, onConnection } from '../offline/connection';
 import { keptDaysOf } from '../offline/person';
-import { carry, type Carrying } from './carry';
-import { onSending, sendEverything, sendingNow, type Sending } from './sender';
+import type { Carrying } from './carry';
 
 /** After the first page, so that what somebody looks at comes first. */
 const FIRST_MS = 5000;
@@ -27,6 +26,8 @@ export async function carryNow(me: Me): Promise<void> {
   if (taking || connectionNow() === 'without') return;
   taking = true;
   try {
+    // What goes and comes is fetched after the first page, which waits for neither.
+    const { carry } = await import('./carry');
     await carry(me.id, keptDaysOf(me), become);
   } catch (error) {
     if (!(error instanceof NoAnswer)) report('error', error);
@@ -46,14 +47,18 @@ export const useCarrying = (): Carrying | null =>
     () => carrying,
   );
 
-export const useSending = (): Sending => useSyncExternalStore(onSending, sendingNow);
-
 /** While somebody is signed in: sends what waits, takes along what a day without a connection needs, and asks everything anew when the connection is back. */
 export function useDevice(me: Me): void {
   const personId = me.id;
   const { mutate } = useSWRConfig();
   useEffect(() => {
-    const send = (): void => void sendEverything(personId);
+    const send = (): void => {
+      import('./sender')
+        .then(({ sendEverything }) => sendEverything(personId))
+        .catch((error: unknown) => {
+          report('error', error);
+        });
+    };
     const take = (): void => {
       if (document.visibilityState === 'visible') void carryNow(me);
     };

@@ -10,16 +10,16 @@ const LIST = /^\/jobs(\?|$)/;
 /** Every job this device knows of, each as it was heard of last. */
 export async function jobsKnownHere(): Promise<Job[]> {
   const found = new Map<string, Job>();
+  const paths = (await keptPaths()).filter(({ path }) => ONE_JOB.test(path) || LIST.test(path));
+  const bodies = await Promise.all(paths.map(async ({ path }) => (await keptAnswer(path))?.body));
   // Newest first: what is there already is newer.
-  for (const { path } of await keptPaths()) {
-    const isOne = ONE_JOB.test(path);
-    if (!isOne && !LIST.test(path)) continue;
-    const body = (await keptAnswer(path))?.body;
-    const jobs = body === undefined ? [] : isOne ? [body as Job] : (body as JobsFound).jobs;
-    for (const job of jobs) if (!found.has(job.id)) found.set(job.id, job);
-  }
+  for (const body of bodies)
+    for (const job of body === undefined ? [] : isList(body) ? body.jobs : [body as Job])
+      if (!found.has(job.id)) found.set(job.id, job);
   return [...found.values()];
 }
+
+const isList = (body: unknown): body is JobsFound => typeof body === 'object' && body !== null && 'jobs' in body;
 
 /** The jobs whose survey this device has, with when it was heard of last, in milliseconds since 1970. */
 export async function surveysHere(): Promise<ReadonlyMap<string, number>> {

@@ -1,6 +1,7 @@
 import useSWR from 'swr';
 import { fetcher, NoAnswer } from '../api/client';
 import type { JobsFound } from '../api/jobs';
+import { connectionNow } from '../offline/connection';
 import { newJobs } from '../offline/new-jobs';
 import { filtersSet, readQuery } from './job-query';
 import { jobsKnownHere, lookThrough } from './jobs-here';
@@ -12,10 +13,13 @@ export function useJobs(asked: string, personId: string) {
     `/jobs${asked === '' ? '' : `?${asked}`}`,
     async (path: string) => {
       const query = readQuery(new URLSearchParams(asked));
-      const found = await fetcher<JobsFound>(path).catch(async (error: unknown) => {
-        if (error instanceof NoAnswer) return lookThrough(await jobsKnownHere(), query);
+      const answered = await fetcher<JobsFound>(path).catch((error: unknown) => {
+        if (error instanceof NoAnswer) return undefined;
         throw error;
       });
+      // A list kept from before does not have what was made or found since.
+      const isOld = answered === undefined || connectionNow() === 'without';
+      const found = isOld ? lookThrough(await jobsKnownHere(), query) : answered;
       if (query.page > 0 || filtersSet(query) > 0) return found;
       const told = new Set(found.jobs.map(({ id }) => id));
       const begun = (await newJobs(personId)).filter(({ id }) => !told.has(id)).map(jobHere);

@@ -1,7 +1,8 @@
 import { deviceDb, type KeptLog } from './device-db';
+import { keeping } from './full';
 
 export async function keepLog(log: KeptLog): Promise<void> {
-  await (await deviceDb()).put('logs', log);
+  await keeping(async () => (await deviceDb()).put('logs', log), log.file.size);
 }
 
 export async function forgetLog(id: string): Promise<void> {

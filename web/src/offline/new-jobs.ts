@@ -1,8 +1,9 @@
 import { deviceDb, type NewJob } from './device-db';
+import { keeping } from './full';
 
 /** Keeps a job that the server has not heard of yet. */
 export async function keepNewJob(job: NewJob): Promise<void> {
-  await (await deviceDb()).put('newJobs', job);
+  await keeping(async () => (await deviceDb()).put('newJobs', job));
 }
 
 /** A job that is on this device only; undefined for every other. */

@@ -1,7 +1,8 @@
 import { deviceDb, type KeptSignature } from './device-db';
+import { keeping } from './full';
 
 export async function keepSignature(signature: KeptSignature): Promise<void> {
-  await (await deviceDb()).put('signatures', signature);
+  await keeping(async () => (await deviceDb()).put('signatures', signature));
 }
 
 export async function forgetSignature(id: string): Promise<void> {

@@ -5,6 +5,8 @@ import { Refusal, type Filing } from './upload-queue';
 import type { WaitingPhoto } from './waiting';
 
 const PATIENCE_MS = [0, 1000, 3000, 6000];
+/** A connection over which nothing has gone for so long is dead, though nobody has said so. */
+const STALLED_MS = 60_000;
 
 /** Sends a picture's bytes over the open protocol for resumable uploads, from wherever an earlier try came to. */
 export async function sendPhoto(
@@ -17,6 +19,19 @@ export async function sendPhoto(
   const { Upload } = await import('tus-js-client');
   const endpoint = `/api/jobs/${photo.jobId}/uploads`;
   await new Promise<void>((resolve, reject) => {
+    let stalled: ReturnType<typeof setTimeout> | undefined;
+    const goesOn = (): void => {
+      clearTimeout(stalled);
+      stalled = setTimeout(() => {
+        giveUp('nothing goes over the connection');
+      }, STALLED_MS);
+    };
+    const giveUp = (why: string): void => {
+      clearTimeout(stalled);
+      void upload.abort().finally(() => {
+        reject(new Error(why));
+      });
+    };
     const upload = new Upload(photo.file, {
       endpoint,
       // Asked for first: where the server has part of it already, only the rest is sent.
@@ -24,21 +39,25 @@ export async function sendPhoto(
       metadata: { id: photo.id },
       retryDelays: PATIENCE_MS,
       storeFingerprintForResuming: false,
-      onProgress: progress,
+      onProgress: (sent) => {
+        goesOn();
+        progress(sent);
+      },
       onSuccess: () => {
+        clearTimeout(stalled);
         resolve();
       },
       onError: (error) => {
+        clearTimeout(stalled);
         const status = 'originalResponse' in error ? (error.originalResponse?.getStatus() ?? 0) : 0;
         const says = REFUSALS[status];
         reject(says === undefined ? error : new Refusal(says));
       },
     });
     stop.addEventListener('abort', () => {
-      void upload.abort().finally(() => {
-        reject(new Error('stopped'));
-      });
+      giveUp('stopped');
     });
+    goesOn();
     upload.start();
   });
 }

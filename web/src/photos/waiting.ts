@@ -1,5 +1,6 @@
 import type { PhotoSubject } from '@keen-gauge/core/survey/photo';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { keeping } from '../offline/full';
 
 /** A picture chosen and not yet with the server, kept in this browser with the file itself. */
 export interface WaitingPhoto {
@@ -31,7 +32,7 @@ function database(): Promise<IDBPDatabase<WaitingDb>> {
 }
 
 export async function keepWaiting(photo: WaitingPhoto): Promise<void> {
-  await (await database()).put('photos', photo);
+  await keeping(async () => (await database()).put('photos', photo), photo.file.size);
 }
 
 export async function forgetWaiting(id: string): Promise<void> {

@@ -1,38 +1,108 @@
+import type { Conflict, Path } from '@keen-gauge/core/record/changes';
+import styled from 'styled-components';
+import { useHistory, type HistoryEntry } from '../api/surveys';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
-import { Row, Stack } from '../kit/Panel';
+import { Stack } from '../kit/Panel';
 import { placeWords, valueWords } from './change-words';
 import type { SurveyState, SurveyStore } from './survey-store';
 
-/** The same field set here and elsewhere: both values, and the person's choice. */
-export function Conflicts({ state, store }: { readonly state: SurveyState; readonly store: SurveyStore }) {
-  if (state.conflicts.length === 0) return null;
+const Sides = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 12rem), 1fr));
+  gap: 0.5rem;
+  margin-top: 0.4rem;
+`;
+
+const Side = styled.div`
+  display: grid;
+  align-content: space-between;
+  gap: 0.3rem;
+  padding: 0.5rem 0.6rem;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  & > strong {
+    color: var(--ink);
+    overflow-wrap: break-word;
+  }
+`;
+
+const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+interface Asked {
+  readonly jobId: string;
+  readonly state: SurveyState;
+  readonly store: SurveyStore;
+}
+
+/** The same field set here and elsewhere: both values side by side, who set the other and when, and the person's choice. */
+export function Conflicts(asked: Asked) {
+  // Nothing is asked of the server while nobody has to choose.
+  return asked.state.conflicts.length === 0 ? null : <Choices {...asked} />;
+}
+
+function Choices({ jobId, state, store }: Asked) {
+  const { data } = useHistory(jobId);
+  const entries = data?.flatMap((page) => page.entries) ?? [];
   return (
     <Stack role="alert" style={{ '--gap': '0.5rem' }}>
       {state.conflicts.map((conflict) => (
-        <Notice
+        <Choice
           key={conflict.change.path.join('/')}
-          kind="act"
-          title={`Also changed elsewhere: ${placeWords(conflict.change.path)}`}
-        >
-          <Row style={{ marginTop: '0.4rem' }}>
-            <Button
-              onPress={() => {
-                store.settle(conflict, true);
-              }}
-            >
-              Keep mine: {valueWords(conflict.change.kind === 'set' ? conflict.change.to : undefined)}
-            </Button>
-            <Button
-              onPress={() => {
-                store.settle(conflict, false);
-              }}
-            >
-              Keep theirs: {valueWords(conflict.theirs)}
-            </Button>
-          </Row>
-        </Notice>
+          conflict={conflict}
+          setBy={entries.find((entry) => hasSet(entry, conflict.change.path))}
+          onChoose={(mine) => {
+            store.settle(conflict, mine);
+          }}
+        />
       ))}
     </Stack>
   );
+}
+
+function Choice({
+  conflict: { change, theirs },
+  setBy,
+  onChoose,
+}: {
+  readonly conflict: Conflict;
+  readonly setBy: HistoryEntry | undefined;
+  readonly onChoose: (mine: boolean) => void;
+}) {
+  const [mine, other] = [valueWords(change.kind === 'set' ? change.to : undefined), valueWords(theirs)];
+  return (
+    <Notice kind="act" title={`Also changed elsewhere: ${placeWords(change.path)}`}>
+      <Sides>
+        <Side>
+          <span>Yours, on this device</span>
+          <strong>{mine}</strong>
+          <Button
+            aria-label={`Keep mine: ${mine}`}
+            onPress={() => {
+              onChoose(true);
+            }}
+          >
+            Keep mine
+          </Button>
+        </Side>
+        <Side>
+          <span>{setBy ? `${setBy.person}, ${time.format(new Date(setBy.madeAt))}` : 'Set elsewhere'}</span>
+          <strong>{other}</strong>
+          <Button
+            aria-label={`Keep theirs: ${other}`}
+            onPress={() => {
+              onChoose(false);
+            }}
+          >
+            Keep theirs
+          </Button>
+        </Side>
+      </Sides>
+    </Notice>
+  );
+}
+
+/** Whether an edit set what is at a place, what it is part of, or part of it. */
+function hasSet({ changes }: HistoryEntry, place: Path): boolean {
+  return changes.some(({ path }) => path.slice(0, place.length).every((step, at) => step === place[at]));
 }

@@ -208,7 +208,7 @@ function SurveyView({
             </GaugeBand>
             <main id="main" ref={main}>
               {station !== 'next' && <OpenedNote station={station} />}
-              <Conflicts state={state} store={store} />
+              <Conflicts jobId={job.id} state={state} store={store} />
               {state.faults.map((fault) => (
                 <Notice key={fault.path} kind="act" title={`${fault.path} ${fault.wrong}`}>
                   Expected: {fault.expected}. Undo or correct it; nothing typed is lost.

@@ -1,13 +1,13 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import { SURVEY_VERSION, type Survey } from '@keen-gauge/core/survey/survey';
 import { brought } from './brought';
 
-const former = JSON.parse(
-  readFileSync(join(__dirname, '../../../core/src/survey/opening/fixtures/v1-before-photographs.json'), 'utf8'),
-) as Survey;
+const FIXTURES = join(__dirname, '../../../core/src/survey/opening/fixtures');
+const fixture = (name: string): Survey => JSON.parse(readFileSync(join(FIXTURES, name), 'utf8')) as Survey;
+const former = fixture('v1-before-photographs.json');
 const pending = { id: 'sent', parentId: 'r1', changes: [] };
 
 describe('typing kept on the device', () => {
@@ -28,6 +28,16 @@ describe('typing kept on the device', () => {
     expect(opened).not.toHaveProperty('pending');
     expect(opened?.base).toEqual(openStored(former));
   });
+
+  it.each(readdirSync(FIXTURES))(
+    'of the former form in %s is brought to the present, and keeps what was typed',
+    (name) => {
+      const base = fixture(name);
+      const opened = brought({ base, document: { ...base, notes: 'typed in the cellar' }, conflicts: [] });
+      expect(opened?.base).toEqual(openStored(base));
+      expect(opened?.document).toEqual({ ...openStored(base), notes: 'typed in the cellar' });
+    },
+  );
 
   it('that can be read no more is left where it is, and told', () => {
     const told = jest.fn<Promise<Response>, [string, RequestInit]>(() => Promise.resolve({} as Response));

@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { keeping } from '../offline/full';
 import type { Unsaved } from './survey-store';
 
 /**
@@ -68,7 +69,7 @@ const takenAway = new Set<string>();
 
 export async function keep(entry: Omit<Kept, 'key'>): Promise<void> {
   if (takenAway.has(`${entry.personId}/${entry.jobId}`)) return;
-  await (await database()).put('unsaved', { ...entry, key: keyOf(entry) });
+  await keeping(async () => (await database()).put('unsaved', { ...entry, key: keyOf(entry) }));
 }
 
 export async function forget(entry: Pick<Kept, 'personId' | 'jobId' | 'tabId'>): Promise<void> {
