@@ -9,7 +9,7 @@ const PICTURE_BYTES = 2_000_000;
 
 /** A picture of about two megabytes, as a telephone gives them. */
 async function picture(): Promise<Buffer> {
-  const [width, height] = [2016, 1512];
+  const [width, height] = [2520, 1890];
   const noise = Buffer.from(Uint8Array.from({ length: width * height * 3 }, (_, at) => (at * 2_654_435_761) >>> 24));
   return sharp(noise, { raw: { width, height, channels: 3 } })
     .blur(0.8)

@@ -18,6 +18,8 @@ const entry = (seq: number, person: string, path: readonly string[]) => ({
   changes: [{ kind: 'set', path, to: 'x' }],
 });
 
+Element.prototype.scrollIntoView = jest.fn();
+
 const asked = jest.fn<Promise<Response>, [string]>();
 Object.assign(globalThis, { fetch: asked });
 
@@ -71,6 +73,7 @@ describe('a field set here and elsewhere', () => {
     expect(screen.getByText('A. Quarry-Jones')).toBeTruthy();
     expect(screen.getByText('B. Quarry')).toBeTruthy();
     expect(await screen.findByText('Isla Quenby, 3 Mar 2026, 10:30')).toBeTruthy();
+    expect(Element.prototype.scrollIntoView).toHaveBeenCalled();
   });
 
   it('keeps mine as a fresh edit, or theirs as it stands', () => {

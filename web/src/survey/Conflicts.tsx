@@ -1,11 +1,19 @@
 import type { Conflict, Path } from '@keen-gauge/core/record/changes';
+import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { useHistory, type HistoryEntry } from '../api/surveys';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
-import { Stack } from '../kit/Panel';
 import { placeWords, valueWords } from './change-words';
 import type { SurveyState, SurveyStore } from './survey-store';
+
+const Alert = styled.div`
+  display: grid;
+  gap: 0.5rem;
+  margin-bottom: 0.8rem;
+  /* Below the gauge, which lies over the page. */
+  scroll-margin-top: 14rem;
+`;
 
 const Sides = styled.div`
   display: grid;
@@ -44,8 +52,13 @@ export function Conflicts(asked: Asked) {
 function Choices({ jobId, state, store }: Asked) {
   const { data } = useHistory(jobId);
   const entries = data?.flatMap((page) => page.entries) ?? [];
+  const shown = useRef<HTMLDivElement>(null);
+  // It may come while somebody types far below: what has to be chosen is not to be missed.
+  useEffect(() => {
+    shown.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   return (
-    <Stack role="alert" style={{ '--gap': '0.5rem' }}>
+    <Alert role="alert" ref={shown}>
       {state.conflicts.map((conflict) => (
         <Choice
           key={conflict.change.path.join('/')}
@@ -56,7 +69,7 @@ function Choices({ jobId, state, store }: Asked) {
           }}
         />
       ))}
-    </Stack>
+    </Alert>
   );
 }
 
