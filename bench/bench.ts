@@ -15,6 +15,7 @@ import { benchPack } from './pack';
 import { benchPhotos } from './photos';
 import { benchHomes } from './homes';
 import { benchPhone } from './phone';
+import { benchPool } from './pool';
 import { benchNoSignal } from './no-signal';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
@@ -35,6 +36,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   options: benchOptions,
   diary: benchDiary,
   homes: benchHomes,
+  pool: benchPool,
   trial: benchTrial,
   'trial-page': benchTrialPage,
 };

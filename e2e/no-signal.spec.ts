@@ -119,6 +119,7 @@ test('signing out with something unsent asks first; signed out, nothing is left 
   await signInByForm(page, 'tobin');
   await takenAlong(page).catch(() => undefined);
   await page.goto('/');
+  await page.getByLabel('Search jobs').fill('Candlemas');
   await page.getByRole('link', { name: /9 Candlemas Road/ }).click();
   await goTo(page, 'Place and meter point');
   const otherTab = await context.newPage();

@@ -36,10 +36,11 @@ test('a part of the application that cannot be fetched leaves the rest, says so,
   page,
 }) => {
   await signIn(page, 'tobin');
-  await newJob(page, '2 Old Version');
-  await page.getByLabel('Town').fill('Kept');
+  // Before the job is opened, which fetches its stations ahead.
   const part = '**/assets/ChargerStation*.js';
   await page.route(part, (route) => route.abort());
+  await newJob(page, '2 Old Version');
+  await page.getByLabel('Town').fill('Kept');
   await page
     .getByRole('navigation', { name: 'Stations', exact: true })
     .getByRole('link', { name: 'New equipment' })
