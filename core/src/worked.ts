@@ -2,7 +2,7 @@ import { fixed, SHOWN_DECIMALS, toleranceOf, type ShownUnit } from './rules/roun
 
 /** A figure that carries its unit and its working, and small combinators that write the working as they reckon. */
 
-export type Unit = 'A' | 'kVA' | 'W' | 'Ω' | 'V' | '%' | 'm' | 'mm²';
+export type Unit = 'A' | 'kVA' | 'W' | 'kW' | 'Ω' | 'V' | '%' | 'm' | 'mm²';
 
 /** One line of working. */
 export interface Step {

@@ -21,27 +21,16 @@ export interface Curve {
   readonly middleYear: number;
 }
 
-/** How steep the curve is: from a tenth to nine tenths of the growth in about nine years. */
-const STEEPNESS = 0.5;
-
 /**
- * Cars in each of so many years: start + (ceiling − start) × s, where s rises from 0 in the first year towards 1 and is a half in the middle year.
+ * Cars in each of so many years along an S: start + (ceiling − start) × (1 − ½ to the power t²), where t is 0 in the first year and 1 in the middle year.
  *
- * @example carsAlong({ firstYear: 2026, startCars: 4, ceiling: 40, middleYear: 2031 }, 10)
+ * @example carsAlong({ firstYear: 2026, startCars: 4, ceiling: 40, middleYear: 2031 }, 10) // 4 in 2026, 22 in 2031
  */
 export function carsAlong({ firstYear, startCars, ceiling, middleYear }: Curve, years: number): YearOfCars[] {
-  const at = (year: number): number => 1 / (1 + Math.exp(-STEEPNESS * (year - middleYear)));
-  const least = at(firstYear);
-  return Array.from({ length: years }, (_each, index) => {
-    const year = firstYear + index;
-    // Begun at nothing in the first year, and a half where the middle is, whatever the distance between them.
-    const risen = (at(year) - least) / (1 - least);
-    const middle = (0.5 - least) / (1 - least);
-    const share =
-      middleYear > firstYear
-        ? Math.min(1, risen <= middle ? (risen / middle) * 0.5 : 0.5 + ((risen - middle) / (1 - middle)) * 0.5)
-        : risen;
-    return { year, cars: Math.round(startCars + (ceiling - startCars) * share) };
+  const half = Math.max(1, middleYear - firstYear);
+  return Array.from({ length: years }, (_each, at) => {
+    const risen = 1 - 0.5 ** ((at / half) ** 2);
+    return { year: firstYear + at, cars: Math.round(startCars + (ceiling - startCars) * risen) };
   });
 }
 

@@ -1,6 +1,7 @@
-/** Which cars charge where not all of them can have the least current at once. */
-export const POLICIES = ['equal', 'first-come', 'soonest-departure', 'least-energy'] as const;
-export type Policy = (typeof POLICIES)[number];
+import { POOL_POLICIES, type PoolPolicy } from '../survey/words/pool-words';
+
+export const POLICIES = POOL_POLICIES;
+export type Policy = PoolPolicy;
 
 /** What a policy does, as people are told, and what has to be known for it. */
 export interface PolicyWords {

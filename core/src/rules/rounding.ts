@@ -2,7 +2,7 @@
  * How many decimals each quantity is shown with, everywhere: one for amperes, two where small differences decide. Source: house rule. Lines of
  * working are written to two decimals, so that they can be followed.
  */
-export const SHOWN_DECIMALS = { A: 1, kVA: 2, W: 0, Ω: 2, V: 1, '%': 2, m: 1, 'mm²': 2 } as const;
+export const SHOWN_DECIMALS = { A: 1, kW: 1, kVA: 2, W: 0, Ω: 2, V: 1, '%': 2, m: 1, 'mm²': 2 } as const;
 
 export type ShownUnit = keyof typeof SHOWN_DECIMALS;
 

@@ -10,6 +10,7 @@ import { Load } from './load';
 import { Measurement } from './measurement';
 import { Photo } from './photo';
 import { Place } from './place';
+import { Pool } from './pool';
 import { Proposal, SupplyRequest } from './proposal';
 import { PutOff } from './put-off';
 import { Reading } from './reading';
@@ -49,6 +50,7 @@ export class Survey {
   @Part(() => Declaration) declaration: Declaration = new Declaration();
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
   @Part(() => Driver) driver?: Driver;
+  @Part(() => Pool) pool?: Pool;
   @Part(() => OptionChoice) choice?: OptionChoice;
   @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();

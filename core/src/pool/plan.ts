@@ -1,0 +1,177 @@
+import type { Assessment } from '../assessment';
+import type { Rules } from '../rules/rules';
+import type { PoolDrivers, PoolOutlet } from '../survey/pool';
+import type { Survey } from '../survey/survey';
+import { nodeName, type Phase } from '../survey/words/words';
+import { supplyTree, towardsStreet, hangsFrom, type TreeNode } from '../tree/supply-tree';
+import { nodeOf } from '../tree/sets-below';
+import type { Appliance } from '../trial/appliance';
+import { applianceOf, Caps, foundLoads, ownLoads, partsOnTheWay, Sums } from '../trial/house-plan';
+import { householdYear, MINUTES_A_DAY, MINUTES_A_YEAR } from '../trial/household';
+import { USUAL_DRIVERS, type DriverKind } from './drivers';
+import type { Curve } from './growth';
+import type { SharedPart } from './guarantees';
+import type { Outlet, PoolTerms } from './pool-year';
+import { turnedAlong } from './rotation';
+
+/** Everything else of a supply: played from its loads, or as somebody says it is in the evening and otherwise. */
+export type Elsewhere =
+  | {
+      readonly from: 'loads';
+      readonly appliances: readonly Appliance[];
+      readonly sums: number;
+      readonly lines: readonly (number | null)[];
+      readonly nominalV: number;
+    }
+  | { readonly from: 'said'; readonly eveningA: number; readonly elseA: number };
+
+/** What a pool is played from; with a seed it gives the same figures anywhere. */
+export interface PlannedPool {
+  readonly outlets: readonly Outlet[];
+  readonly kinds: readonly DriverKind[];
+  readonly setPointA: number;
+  readonly elsewhere: Elsewhere;
+  readonly terms: PoolTerms;
+  readonly curve: Curve | null;
+}
+
+/** A pool as it stands in the survey: its outlets on their lines, and the parts it shares, whatever is still missing. */
+export interface PoolOnSupply {
+  readonly outlets: readonly Outlet[];
+  readonly parts: readonly SharedPart[];
+}
+
+const LINES: readonly Phase[] = ['L1', 'L2', 'L3'];
+/** Taken where the outlet does not say. */
+const USUAL_OUTLET_A = 32;
+const USUAL_TURN_MIN = 15;
+const EVENING = [17 * 60, 22 * 60] as const;
+
+/** The outlets of a survey’s pool on their lines, as recorded or as proposed, and every part of the supply between them and its own fuse. */
+export function poolOnSupply(survey: Survey, assessment: Assessment): PoolOnSupply {
+  const pool = survey.pool ?? { outlets: [] };
+  const tree = supplyTree(survey);
+  const lines = assessment.supply.phases;
+  const nodes = new Map(assessment.nodes.map((each) => [each.id, each]));
+  const top = tree.device ?? tree.root;
+  const way = towardsStreet(pool.nodeId === undefined ? top : nodeOf(tree, pool.nodeId)).filter(
+    (here: TreeNode) => top === null || here === top || hangsFrom(here, top),
+  );
+  const parts = way.flatMap(({ node }): SharedPart[] => {
+    const found = nodes.get(node.id);
+    if (!found || found.ratingA === null) return [];
+    const of = (line: Phase): number | null => {
+      const figure = found.before[line];
+      // A demand with something missing is a lower bound, and nothing is guaranteed beside it.
+      return figure === undefined || figure.bound === 'at-least' ? null : figure.value;
+    };
+    return [
+      {
+        id: node.id,
+        label: nodeName(node),
+        ratingA: found.ratingA,
+        otherA: { L1: of('L1'), L2: of('L2'), L3: of('L3') },
+      },
+    ];
+  });
+  return { outlets: onLines(pool.outlets, lines, parts.at(-1)?.otherA), parts };
+}
+
+function onLines(
+  outlets: readonly PoolOutlet[],
+  lines: readonly Phase[],
+  otherA: SharedPart['otherA'] | undefined,
+): Outlet[] {
+  const most = (each: PoolOutlet): number => each.mostA ?? USUAL_OUTLET_A;
+  if (lines.length < 3) return outlets.map((each) => ({ id: each.id, lines: lines.slice(0, 1), mostA: most(each) }));
+  const present = { L1: otherA?.L1 ?? 0, L2: otherA?.L2 ?? 0, L3: otherA?.L3 ?? 0 };
+  const { lines: proposed } = turnedAlong(
+    outlets.map((each) => ({ id: each.id, phases: each.phases ?? 3, mostA: most(each) })),
+    present,
+  );
+  return outlets.map((each) => {
+    const order = proposed.get(each.id) ?? [];
+    const first = LINES.indexOf(each.firstLine ?? order[0] ?? 'L1');
+    const turned = [0, 1, 2].map((step) => LINES[(first + step) % 3] ?? 'L1');
+    return { id: each.id, lines: (each.phases ?? 3) === 3 ? turned : turned.slice(0, 1), mostA: most(each) };
+  });
+}
+
+/** What a survey’s pool is played from; or what it still needs, in a sentence. */
+export function plannedPool(
+  survey: Survey,
+  assessment: Assessment,
+  rules: Rules,
+): PlannedPool | { readonly needs: string } {
+  const { pool } = survey;
+  if (!pool || pool.outlets.length === 0) return { needs: 'The bays of the row.' };
+  if (pool.setPointA === undefined) return { needs: 'The set-point.' };
+  const elsewhere = elsewhereOf(survey, assessment, rules);
+  if ('needs' in elsewhere) return elsewhere;
+  const { firstYear, startCars = 0, ceilingCars = pool.outlets.length, middleYear } = pool;
+  return {
+    outlets: poolOnSupply(survey, assessment).outlets,
+    kinds: pool.drivers === undefined || pool.drivers.length === 0 ? USUAL_DRIVERS : pool.drivers.map(kindOf),
+    setPointA: pool.setPointA,
+    elsewhere,
+    terms: {
+      policy: pool.policy ?? 'equal',
+      leastA: rules.leastChargingA.value,
+      turnMin: pool.turnMin ?? USUAL_TURN_MIN,
+      nominalV: rules.nominalVoltageV.value,
+    },
+    curve:
+      firstYear === undefined || middleYear === undefined
+        ? null
+        : { firstYear, startCars, ceiling: ceilingCars, middleYear },
+  };
+}
+
+/** Drivers as typed; what is left out is a usual commuter’s. */
+function kindOf(typed: PoolDrivers): DriverKind {
+  const [usual] = USUAL_DRIVERS;
+  const said = Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== undefined));
+  return { ...(usual as DriverKind), label: 'Drivers', share: 1, ...said };
+}
+
+function elsewhereOf(survey: Survey, assessment: Assessment, rules: Rules): Elsewhere | { readonly needs: string } {
+  const { otherEveningA, otherElseA } = survey.pool ?? {};
+  if (otherEveningA !== undefined && otherElseA !== undefined)
+    return { from: 'said', eveningA: otherEveningA, elseA: otherElseA };
+  const tree = supplyTree(survey);
+  const loads = ownLoads(survey, tree, rules);
+  if (loads.length === 0)
+    return { needs: 'The loads of the supply, or what everything else draws in the evening and otherwise.' };
+  const unsized = loads.filter(({ currentA }) => currentA === null);
+  if (unsized.length > 0) return { needs: `The size of ${unsized.map(({ label }) => label).join(', ')}.` };
+  const sums = new Sums(survey, loads);
+  const [own] = partsOnTheWay(sums, assessment, []);
+  if (!own) return { needs: 'The fuse rating of the supply.' };
+  const caps = new Caps(survey, assessment, tree, loads, rules);
+  const appliances = foundLoads(survey, loads, rules).map((each) => applianceOf(each, sums, caps));
+  return {
+    from: 'loads',
+    appliances,
+    sums: sums.all.length,
+    lines: LINES.map((line) => {
+      const at = assessment.supply.phases.indexOf(line);
+      return at < 0 ? null : (own.sums[at] ?? null);
+    }),
+    nominalV: rules.nominalVoltageV.value,
+  };
+}
+
+/** A year of everything else on each line, in amperes a minute. */
+export function elsewhereYear(elsewhere: Elsewhere, seed: number): Float32Array[] {
+  if (elsewhere.from === 'said') {
+    const { eveningA, elseA } = elsewhere;
+    const line = Float32Array.from({ length: MINUTES_A_YEAR }, (_each, at) => {
+      const minute = at % MINUTES_A_DAY;
+      return minute >= EVENING[0] && minute < EVENING[1] ? eveningA : elseA;
+    });
+    return [line, line, line];
+  }
+  const { appliances, sums, lines, nominalV } = elsewhere;
+  const year = householdYear({ appliances, sums, nominalV }, seed);
+  return lines.map((sum) => (sum === null ? undefined : year.sums[sum]) ?? new Float32Array(MINUTES_A_YEAR));
+}

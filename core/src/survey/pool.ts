@@ -1,0 +1,63 @@
+import { POOL_POLICIES, type PoolPolicy } from './words/pool-words';
+import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text } from './fields';
+
+/** An outlet of a row of bays, in the order of the row. */
+export class PoolOutlet {
+  @Id() id: string;
+  @Text(60) label?: string;
+  @OneOf([1, 3]) phases?: 1 | 3;
+  /** The line it begins with; left out, as proposed along the row. */
+  @OneOf(['L1', 'L2', 'L3']) firstLine?: 'L1' | 'L2' | 'L3';
+  @Quantity('A', 6, 125) mostA?: number;
+  /** From where the trunk begins. */
+  @Quantity('m', 0, 2000) alongM?: number;
+}
+
+/** Drivers of one kind. Hours are of the clock; spreads are standard deviations. */
+export class PoolDrivers {
+  @Id() id: string;
+  @Text(60) label?: string;
+  /** How many of all. */
+  @Count(0, 1000) share?: number;
+  @Quantity('h', 0, 24) arrivesH?: number;
+  @Quantity('h', 0, 12) arrivesSpreadH?: number;
+  @Quantity('h', 0, 24) leavesH?: number;
+  @Quantity('h', 0, 12) leavesSpreadH?: number;
+  @Quantity('kWh', 0, 200) kwhPerDay?: number;
+  @Quantity('kWh', 0, 100) kwhSpread?: number;
+  @Quantity('', 0, 7) daysAWeek?: number;
+  @Quantity('A', 6, 125) onboardA?: number;
+  @OneOf([1, 3]) lines?: 1 | 3;
+}
+
+/** The cable or bus along a row of bays, as tabulated or as its maker says. */
+export class PoolTrunk {
+  @Quantity('mV/A/m', 0.01, 100) mVPerAM?: number;
+  @Quantity('A', 1, 5000) capacityA?: number;
+  /** Line and protective conductor together, hot. */
+  @Quantity('mΩ/m', 0.01, 100) loopMOhmPerM?: number;
+  @Quantity('Ω', 0, 20) loopAtStartOhm?: number;
+  @Quantity('Ω', 0, 20) mostLoopOhm?: number;
+}
+
+/** Several outlets behind one set-point, and how many cars are to come. */
+export class Pool {
+  @ListOf(() => PoolOutlet, 200) outlets: PoolOutlet[] = [];
+  /** The part of the supply it hangs from; left out, this supply's own fuse. */
+  @Reference('supply.nodes') nodeId?: string;
+  @Quantity('A', 0, 3000) setPointA?: number;
+  /** Of each outlet, where a clamp or its link is lost. */
+  @Quantity('A', 0, 125) failSafeA?: number;
+  @OneOf(POOL_POLICIES) policy?: PoolPolicy;
+  @Quantity('min', 1, 240) turnMin?: number;
+  /** Everything else on each line, where it is not taken from the loads: in the evening from 17 to 22 h, and otherwise. */
+  @Quantity('A', 0, 3000) otherEveningA?: number;
+  @Quantity('A', 0, 3000) otherElseA?: number;
+  /** Left out, usual commuters, shift workers and visitors. */
+  @ListOf(() => PoolDrivers, 10) drivers?: PoolDrivers[];
+  @Count(2000, 2200) firstYear?: number;
+  @Count(0, 1000) startCars?: number;
+  @Count(0, 1000) ceilingCars?: number;
+  @Count(2000, 2200) middleYear?: number;
+  @Part(() => PoolTrunk) trunk?: PoolTrunk;
+}
