@@ -6,7 +6,17 @@ import { nodeName, type Phase } from '../survey/words/words';
 import { supplyTree, towardsStreet, hangsFrom, type TreeNode } from '../tree/supply-tree';
 import { nodeOf } from '../tree/sets-below';
 import type { Appliance } from '../trial/appliance';
-import { applianceOf, Caps, foundLoads, ownLoads, partsOnTheWay, Sums } from '../trial/house-plan';
+import { isCharger } from '../survey/words/kinds';
+import {
+  applianceOf,
+  Caps,
+  foundEquipment,
+  foundLoads,
+  ownEquipment,
+  ownLoads,
+  partsOnTheWay,
+  Sums,
+} from '../trial/house-plan';
 import { householdYear, MINUTES_A_DAY, MINUTES_A_YEAR } from '../trial/household';
 import { USUAL_DRIVERS, type DriverKind } from './drivers';
 import type { Curve } from './growth';
@@ -47,7 +57,10 @@ const USUAL_OUTLET_A = 32;
 const USUAL_TURN_MIN = 15;
 const EVENING = [17 * 60, 22 * 60] as const;
 
-/** The outlets of a survey’s pool on their lines, as recorded or as proposed, and every part of the supply between them and its own fuse. */
+/**
+ * The outlets of a survey’s pool on their lines, as recorded or as proposed, and every part of the supply between them and its own fuse, each with what else is to be
+ * connected there, the survey’s new equipment included.
+ */
 export function poolOnSupply(survey: Survey, assessment: Assessment): PoolOnSupply {
   const pool = survey.pool ?? { outlets: [] };
   const tree = supplyTree(survey);
@@ -61,7 +74,7 @@ export function poolOnSupply(survey: Survey, assessment: Assessment): PoolOnSupp
     const found = nodes.get(node.id);
     if (!found || found.ratingA === null) return [];
     const of = (line: Phase): number | null => {
-      const figure = found.before[line];
+      const figure = found.after[line];
       // A demand with something missing is a lower bound, and nothing is guaranteed beside it.
       return figure === undefined || figure.bound === 'at-least' ? null : figure.value;
     };
@@ -140,15 +153,19 @@ function elsewhereOf(survey: Survey, assessment: Assessment, rules: Rules): Else
     return { from: 'said', eveningA: otherEveningA, elseA: otherElseA };
   const tree = supplyTree(survey);
   const loads = ownLoads(survey, tree, rules);
+  const asChargers = new Set(survey.proposals.filter(isCharger).map(({ id }) => id));
+  const equipment = ownEquipment(survey, tree).filter(({ id }) => !asChargers.has(id));
   if (loads.length === 0)
     return { needs: 'The loads of the supply, or what everything else draws in the evening and otherwise.' };
-  const unsized = loads.filter(({ currentA }) => currentA === null);
+  const unsized = [...loads, ...equipment].filter(({ currentA }) => currentA === null);
   if (unsized.length > 0) return { needs: `The size of ${unsized.map(({ label }) => label).join(', ')}.` };
-  const sums = new Sums(survey, loads);
+  const sums = new Sums(survey, [...loads, ...equipment]);
   const [own] = partsOnTheWay(sums, assessment, []);
   if (!own) return { needs: 'The fuse rating of the supply.' };
-  const caps = new Caps(survey, assessment, tree, loads, rules);
-  const appliances = foundLoads(survey, loads, rules).map((each) => applianceOf(each, sums, caps));
+  const caps = new Caps(survey, assessment, tree, [...loads, ...equipment], rules);
+  const appliances = [...foundLoads(survey, loads, rules), ...foundEquipment(survey, equipment)].map((each) =>
+    applianceOf(each, sums, caps),
+  );
   return {
     from: 'loads',
     appliances,

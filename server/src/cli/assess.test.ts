@@ -39,6 +39,43 @@ describe('the assess command', () => {
     expect(JSON.parse(out)).toMatchObject({ rules: { id: 'gb-always-ask' } });
   });
 
+  it('says of a pool how many cars each policy carries and until when, with seeds to play', () => {
+    const pool = {
+      outlets: [1, 2, 3, 4, 5, 6].map((at) => ({ id: `bay-${at}` })),
+      setPointA: 20,
+      failSafeA: 0,
+      otherEveningA: 8,
+      otherElseA: 4,
+      firstYear: 2030,
+      startCars: 1,
+      ceilingCars: 6,
+      middleYear: 2032,
+    };
+    const { status, out } = run(['-', '--cars', '2'], JSON.stringify({ ...survey, pool }));
+    expect(status).toBe(0);
+    const made = JSON.parse(out) as { pool: { carried: { policy: string; median: number; tooFewFrom: number }[] } };
+    // 23.5 A of everything else (the heating and the charger) and 20 A: nothing passes 80 A.
+    expect(made.pool).toMatchObject({
+      guarantees: { mostSetPointA: 80, unknown: [] },
+      years: [{ year: 2030, cars: 1 }, {}, { year: 2032, cars: 4 }],
+    });
+    expect(made.pool.carried.map(({ policy }) => policy)).toEqual([
+      'equal',
+      'first-come',
+      'soonest-departure',
+      'least-energy',
+    ]);
+    for (const { median } of made.pool.carried) {
+      expect(median).toBeGreaterThanOrEqual(1);
+      expect(median).toBeLessThanOrEqual(6);
+    }
+    const { status: refused, lines } = run(['-', '--cars', 'many'], JSON.stringify(survey));
+    expect({ refused, lines }).toEqual({
+      refused: 2,
+      lines: ['--cars: is "many"; expected a whole number of seeds from 0 to 100'],
+    });
+  });
+
   it.each<[string, readonly string[], string | Buffer, readonly (string | RegExp)[]]>([
     [
       'faults, a line each',

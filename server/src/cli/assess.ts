@@ -4,6 +4,7 @@ import { measurementOf } from '@keen-gauge/core/demand/measured/summary';
 import { lookList } from '@keen-gauge/core/look-list';
 import { guardTable } from '@keen-gauge/core/options/guard-table';
 import { options } from '@keen-gauge/core/options/options';
+import { playedPool } from './pool';
 import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
 import { ruleSet, RULE_SETS } from '@keen-gauge/core/rules/catalogue';
 import type { Rules } from '@keen-gauge/core/rules/rules';
@@ -17,7 +18,8 @@ import { buffer } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { analyseFile, type LogReport } from './log-file';
 
-const USAGE = 'usage: npm run -s assess -- FILE.json [--rules ID] [--log LOGFILE]   (- reads standard input)';
+const USAGE =
+  'usage: npm run -s assess -- FILE.json [--rules ID] [--log LOGFILE] [--cars SEEDS]   (- reads standard input)';
 
 /** Larger than any survey, small enough not to hurt. */
 const MOST_BYTES = 20_000_000;
@@ -77,7 +79,10 @@ function stopsOf(survey: Survey, assessment: Assessment): object[] {
 async function main(): Promise<void> {
   let asked;
   try {
-    asked = parseArgs({ options: { rules: { type: 'string' }, log: { type: 'string' } }, allowPositionals: true });
+    asked = parseArgs({
+      options: { rules: { type: 'string' }, log: { type: 'string' }, cars: { type: 'string' } },
+      allowPositionals: true,
+    });
   } catch (error) {
     throw new Refusal([error instanceof Error ? error.message : 'unknown option', USAGE]);
   }
@@ -87,6 +92,9 @@ async function main(): Promise<void> {
   const rules = ruleSet(id);
   if (!rules)
     throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_SETS.map((each) => each.id).join(', ')}`]);
+  const seeds = Number(asked.values.cars ?? 0);
+  if (!Number.isInteger(seeds) || seeds < 0 || seeds > 100)
+    throw new Refusal([`--cars: is "${asked.values.cars ?? ''}"; expected a whole number of seeds from 0 to 100`]);
   const read = readSurvey(await parsed(file));
   if ('faults' in read)
     throw new Refusal(read.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
@@ -106,6 +114,7 @@ async function main(): Promise<void> {
     options: options(survey, rules).map(({ survey: _under, ...option }) => option),
     whatWouldChange: whatWouldChange(survey, rules),
     toLookAt: stopsOf(survey, assessment),
+    ...(survey.pool ? { pool: playedPool(survey, assessment, rules, seeds) } : {}),
     ...(log ? { log } : {}),
   };
   process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`);

@@ -1,11 +1,37 @@
 import { onShape } from '@keen-gauge/core/tree/edit';
 import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import type { Load } from '@keen-gauge/core/survey/load';
+import type { Pool } from '@keen-gauge/core/survey/pool';
 import { ELECTRODE_TESTER, LOOP_TESTER } from './instruments';
 import { at, charger, intake, node, reading, setLoads } from './parts';
 import type { Scenario } from './scenario';
 
 const LANDLORD_AND_FLATS = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
+
+/** Eight bays along the court wall, behind the landlord's supply: a car or two at first, one for nearly every door in the end. */
+function courtPool(): Pool {
+  const firstYear = new Date().getFullYear() + 1;
+  return {
+    outlets: [1, 2, 3, 4, 5, 6, 7, 8].map((bay) => ({
+      id: `bay-${bay}`,
+      label: `Bay ${bay}`,
+      phases: 3,
+      mostA: 32,
+      alongM: 12 + (bay - 1) * 2.7,
+    })),
+    setPointA: 50,
+    failSafeA: 0,
+    policy: 'equal',
+    turnMin: 15,
+    otherEveningA: 28,
+    otherElseA: 10,
+    firstYear,
+    startCars: 2,
+    ceilingCars: 8,
+    middleYear: firstYear + 4,
+    trunk: { mVPerAM: 1.5, capacityA: 80 },
+  };
+}
 
 export const SCENARIOS: readonly Scenario[] = [
   {
@@ -265,6 +291,7 @@ export const SCENARIOS: readonly Scenario[] = [
             for (const load of setLoads('gas-heated').filter(({ id }) => id !== 'ring-up'))
               s.loads.push({ ...load, id: `${load.id}-${flat}`, nodeId: `flat-${flat}-board` });
           s.proposals = [charger({ label: 'Shared charger, court', openPen: 'separate-device', nodeId: 'board' })];
+          s.pool = courtPool();
         },
       },
     ],

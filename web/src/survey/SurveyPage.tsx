@@ -103,6 +103,7 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
   return <SurveyView job={job} me={me} store={opening.store} look={opening.look} station={station} />;
 }
 
+const PoolView = lazyPart(() => import('../pool/PoolView'));
 const ReviewView = lazyPart(() => import('../review/ReviewView'));
 
 /** The walk, the gauge, and the station at hand. */
@@ -223,6 +224,8 @@ function SurveyView({
                   <LookView />
                 ) : station === 'review' ? (
                   <ReviewView />
+                ) : station === 'pool' ? (
+                  <PoolView />
                 ) : (
                   <StationView station={station} />
                 )}

@@ -15,6 +15,7 @@ import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
+import PoolView from '../pool/PoolView';
 import ReviewView from '../review/ReviewView';
 import { PassView } from '../pass/PassView';
 import { UploadQueue } from '../photos/upload-queue';
@@ -80,12 +81,15 @@ class WorkerHere {
 }
 globalThis.Worker = WorkerHere as unknown as typeof Worker;
 
+/** What of a survey can be drawn here. */
+type Shown = Station | 'next' | 'review' | 'pool';
+
 export interface AtSurvey {
   readonly store: SurveyStore;
   /** The survey as it stands, and what it is judged to be. */
   readonly survey: () => Survey;
   readonly assessment: () => Assessment;
-  readonly goTo: (station: Station | 'next' | 'review') => Promise<void>;
+  readonly goTo: (station: Shown) => Promise<void>;
   readonly undo: () => void;
 }
 
@@ -100,7 +104,7 @@ export interface Given {
 }
 
 /** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
-export async function atSurvey(station: Station | 'next' | 'review', given: Given = {}): Promise<AtSurvey> {
+export async function atSurvey(station: Shown, given: Given = {}): Promise<AtSurvey> {
   const opened = given.survey ?? settledSurvey(...(given.changes ?? []));
   let ids = 0;
   const store = new SurveyStore(
@@ -173,7 +177,7 @@ function SurveyHere({
   me,
 }: {
   readonly store: SurveyStore;
-  readonly station: Station | 'next' | 'review';
+  readonly station: Shown;
   readonly job: Job;
   readonly me: Me;
 }) {
@@ -183,7 +187,15 @@ function SurveyHere({
   return (
     <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
       <Gauge assessment={assessment} routeWords={assessment.route.words} />
-      {station === 'next' ? <PassView /> : station === 'review' ? <ReviewView /> : <StationView station={station} />}
+      {station === 'next' ? (
+        <PassView />
+      ) : station === 'review' ? (
+        <ReviewView />
+      ) : station === 'pool' ? (
+        <PoolView />
+      ) : (
+        <StationView station={station} />
+      )}
     </SurveyProvider>
   );
 }

@@ -21,6 +21,9 @@ export default function CompareStation() {
       ) : (
         <OptionsPanel />
       )}
+      <p>
+        More cars to come, or several bays? <Link to={`/jobs/${job.id}/pool`}>How many cars this supply carries</Link>
+      </p>
       {survey.proposals
         .filter(isCharger)
         .slice(0, 1)

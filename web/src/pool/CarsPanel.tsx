@@ -1,0 +1,203 @@
+import { carriedSpread, carsAlong, yearReached, type CarriedSpread } from '@keen-gauge/core/pool/growth';
+import { plannedPool, type PlannedPool } from '@keen-gauge/core/pool/plan';
+import type { PlayedSeed } from '@keen-gauge/core/pool/play';
+import { POLICIES, POLICY_WORDS } from '@keen-gauge/core/pool/policies';
+import { useEffect, useRef, useState } from 'react';
+import { ProgressBar } from 'react-aria-components';
+import styled from 'styled-components';
+import { Button, MainButton } from '../kit/Button';
+import { More } from '../kit/More';
+import { FieldGrid } from '../kit/fields';
+import { Notice } from '../kit/Notice';
+import { Panel, Row } from '../kit/Panel';
+import { BoundNumber } from '../stations/bound';
+import { useSurvey } from '../survey/SurveyContext';
+import { NightPanel } from './NightPanel';
+import { PoolRun } from './pool-run';
+
+const SEEDS = 10;
+/** Years looked ahead. */
+const YEARS = 15;
+
+const Carried = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.8rem;
+`;
+
+const Track = styled.div`
+  position: relative;
+  height: 16px;
+  border: 1.5px solid var(--strong-line);
+  border-radius: 8px;
+  overflow: hidden;
+  & > span {
+    position: absolute;
+    inset-block: 0;
+    background: var(--now);
+  }
+  & > span + span {
+    width: 3px;
+    background: var(--ink);
+  }
+`;
+
+interface Played {
+  readonly planned: PlannedPool;
+  readonly seeds: readonly PlayedSeed[];
+}
+
+/** How many cars the pool carries under each policy, until which year, and the night it fails. */
+export function CarsPanel() {
+  const { survey, assessment, rules } = useSurvey();
+  const [played, setPlayed] = useState<Played | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const run = useRef<PoolRun | null>(null);
+  const planned = plannedPool(survey, assessment, rules);
+  useEffect(
+    () => () => {
+      run.current?.stop();
+    },
+    [],
+  );
+  const start = async (): Promise<void> => {
+    if ('needs' in planned) return;
+    run.current?.stop();
+    const mine = new PoolRun(planned);
+    run.current = mine;
+    setWrong(null);
+    setRunning(true);
+    setPlayed({ planned, seeds: [] });
+    try {
+      await mine.play(POLICIES, SEEDS, (seed) => {
+        setPlayed((known) => known && { ...known, seeds: [...known.seeds, seed] });
+      });
+    } catch (error) {
+      setWrong(error instanceof Error ? error.message : 'It could not be played.');
+    }
+    mine.stop();
+    if (run.current === mine) setRunning(false);
+  };
+  const all = SEEDS * POLICIES.length;
+  const done = played?.seeds.length ?? 0;
+  return (
+    <Panel aria-label="How many cars">
+      <h2>How many cars</h2>
+      <p className="quiet">
+        Years of drivers coming and going, played minute by minute beside everything else on the supply. It is carried
+        while on no more than one morning in twenty somebody finds their car not ready. Drivers’ habits are plain
+        estimates of ours until you type others; it shows what is likely, and proves nothing that the guards do not.
+      </p>
+      <Growth />
+      <More
+        label="Everything else"
+        note={'needs' in planned || planned.elsewhere.from === 'loads' ? 'from the loads of the survey' : 'as typed'}
+      >
+        <p className="quiet">Typed here, it stands for the loads of the survey.</p>
+        <FieldGrid>
+          <BoundNumber path={['pool', 'otherEveningA']} label="On each line from 17 to 22 h" />
+          <BoundNumber path={['pool', 'otherElseA']} label="On each line at other hours" />
+        </FieldGrid>
+      </More>
+      {'needs' in planned ? (
+        <p>To be played it still needs: {planned.needs}</p>
+      ) : (
+        <Row>
+          {isRunning ? (
+            <Button
+              onPress={() => {
+                run.current?.stop();
+                setRunning(false);
+              }}
+            >
+              Stop
+            </Button>
+          ) : (
+            <MainButton onPress={() => void start()}>
+              {done > 0 ? 'Play it again' : 'Play ten years of each'}
+            </MainButton>
+          )}
+        </Row>
+      )}
+      {wrong !== null && <Notice kind="act" title={wrong} />}
+      {played && (
+        <ProgressBar aria-label="Played" value={done} minValue={0} maxValue={all}>
+          <span className="quiet">
+            {done} of {all} played{isRunning ? '' : done < all ? ', stopped: what was played is kept' : ''}
+          </span>
+        </ProgressBar>
+      )}
+      {played && !isRunning && !('needs' in planned) && JSON.stringify(planned) !== JSON.stringify(played.planned) && (
+        <Notice kind="ask" title="What it was played from has changed since. Play it again." />
+      )}
+      {played && done > 0 && <Results played={played} />}
+      {played && done > 0 && !isRunning && <NightPanel planned={played.planned} seeds={played.seeds} />}
+    </Panel>
+  );
+}
+
+function Growth() {
+  return (
+    <FieldGrid>
+      <BoundNumber path={['pool', 'firstYear']} label="First year" />
+      <BoundNumber path={['pool', 'startCars']} label="Cars in the first year" />
+      <BoundNumber path={['pool', 'middleYear']} label="Year in which half of the others have come" />
+      <BoundNumber path={['pool', 'ceilingCars']} label="Cars in the end" />
+    </FieldGrid>
+  );
+}
+
+function Results({ played: { planned, seeds } }: { readonly played: Played }) {
+  const years = planned.curve ? carsAlong(planned.curve, YEARS) : [];
+  const most = planned.outlets.length;
+  const found = POLICIES.flatMap((policy) => {
+    const carried = seeds.filter((each) => each.policy === policy).map((each) => each.carried);
+    return carried.length === 0 ? [] : [{ policy, spread: carriedSpread(carried) }];
+  }).sort((a, b) => b.spread.median - a.spread.median);
+  const own = found.find(({ policy }) => policy === planned.terms.policy);
+  return (
+    <>
+      {own && (
+        <p style={{ fontSize: '1.15rem', margin: 0 }}>
+          <strong>This supply carries {carsWords(own.spread, most)}</strong> under{' '}
+          {POLICY_WORDS[own.policy].name.toLowerCase()}
+          {years.length > 0 && `: ${yearWords(yearReached(years, own.spread.median), years.at(-1)?.year ?? 0)}`}.
+        </p>
+      )}
+      <Carried aria-label="Cars carried under each policy">
+        {found.map(({ policy, spread }) => (
+          <li key={policy}>
+            <strong>{POLICY_WORDS[policy].name}</strong>: carries {carsWords(spread, most)}
+            {years.length > 0 && `, ${yearWords(yearReached(years, spread.median), years.at(-1)?.year ?? 0)}`}
+            <Track aria-hidden>
+              <span style={{ left: 0, width: `${(spread.least / most) * 100}%` }} />
+              <span style={{ left: `calc(${(spread.median / most) * 100}% - 3px)` }} />
+            </Track>
+            <span className="quiet">Needs to know: {POLICY_WORDS[policy].needs}</span>
+          </li>
+        ))}
+        {years.length > 0 && (
+          <li>
+            <span className="quiet">
+              Cars year by year: {years.map(({ year, cars }) => `${year}: ${cars}`).join(', ')}.
+            </span>
+          </li>
+        )}
+      </Carried>
+    </>
+  );
+}
+
+/** So many cars, and in how wide a range of luck. */
+export function carsWords({ least, median, most }: CarriedSpread, bays: number): string {
+  const all = median >= bays ? 'all of ' : '';
+  return `${all}${median} car${median === 1 ? '' : 's'}${least === most ? '' : ` (${least} to ${most})`}`;
+}
+
+/** Until when that is enough. */
+export function yearWords(year: number | null, last: number): string {
+  return year === null ? `enough until ${last} and beyond` : `too few from ${year}`;
+}

@@ -1,0 +1,85 @@
+/** @jest-environment jsdom */
+import { nodeOf } from '@keen-gauge/core/testing/settled-survey';
+import { screen, within } from '@testing-library/react';
+import { atSurvey, press, region, settled, type } from '../testing/at-survey';
+import { carsWords, yearWords } from './CarsPanel';
+
+async function laidOut(count: string): Promise<Awaited<ReturnType<typeof atSurvey>>> {
+  const at = await atSurvey('pool');
+  await settled();
+  type('Bays', count, region('The row of bays'));
+  press('Lay out the row');
+  return at;
+}
+
+describe('bays and cars', () => {
+  it('lays out a row of alike bays, and makes it shorter and longer at its end', async () => {
+    const { survey } = await laidOut('5');
+    expect(survey().pool?.outlets).toMatchObject(
+      [0, 2.5, 5, 7.5, 10].map((alongM) => ({ alongM, mostA: 32, phases: 1 })),
+    );
+    const [first] = survey().pool?.outlets ?? [];
+    type('Bays', '3', region('The row of bays'));
+    expect(region('The row of bays').textContent).toContain('The last 2 go');
+    press('Make it 3 bays');
+    type('Bays', '4', region('The row of bays'));
+    press('Make it 4 bays');
+    expect(survey().pool?.outlets.map(({ alongM }) => alongM)).toEqual([0, 2.5, 5, 7.5]);
+    expect(survey().pool?.outlets[0]).toEqual(first);
+  });
+
+  it('says what is guaranteed, and which part a set-point would pass by how much', async () => {
+    const { assessment } = await laidOut('4');
+    const held = region('How they are held');
+    const cutOut = assessment().nodes.find(({ id }) => id === 'cut-out');
+    const rated = cutOut?.ratingA ?? 0;
+    expect(within(held).getByText(`${rated} A`)).toBeTruthy();
+    type('Set-point on each line', String(rated + 15), held);
+    type('Each outlet’s fail-safe current', '0', held);
+    expect(held.textContent).toContain(`15 A over ${rated} A`);
+    expect(held.textContent).toContain('Lower the set-point.');
+    type('Set-point on each line', String(rated), held);
+    expect(held.textContent).toContain('Every part of the supply is kept within its rating');
+    type('Each outlet’s fail-safe current', '32', held);
+    expect(held.textContent).toContain('with a clamp lost');
+  });
+
+  it('guarantees nothing beside a part whose rating is not known', async () => {
+    await atSurvey('pool', {
+      changes: [
+        (survey) => (survey.loads = []),
+        (survey) => (survey.pool = { outlets: [{ id: 'a' }, { id: 'b' }] }),
+        (survey) => delete nodeOf(survey, 'cut-out').ratingA,
+      ],
+    });
+    await settled();
+    expect(region('How they are held').textContent).not.toContain('Every part');
+    expect(region('How many cars').textContent).toContain('To be played it still needs');
+  });
+
+  it('judges the trunk with the set-point drawn at its far end', async () => {
+    await laidOut('3');
+    type('Set-point on each line', '48', region('How they are held'));
+    const trunk = region('The trunk along the row');
+    type('Volt drop of the cable or bus', '1.75', trunk);
+    type('What it carries as it is laid', '40', trunk);
+    expect(trunk.textContent).toContain('It carries 40 A and is to carry 48 A.');
+    // 32 A at 5 m and 16 A at 2.5 m: 200 A·m × 1.75 mV = 0.35 V, 0.15 % of 230 V.
+    expect(trunk.textContent).toContain('At the last tap 0.15 % is lost');
+    expect(trunk.textContent).toContain('The loop there is not known.');
+    expect(within(trunk).getByRole('list', { name: 'Taps in the worst case' }).textContent).toContain('32 A');
+    expect(screen.getByRole('heading', { name: 'Bays and cars' })).toBeTruthy();
+  });
+});
+
+describe('in words', () => {
+  it('how many cars, in how wide a range of luck', () => {
+    expect(carsWords({ least: 11, median: 12, most: 13 }, 40)).toBe('12 cars (11 to 13)');
+    expect(carsWords({ least: 1, median: 1, most: 1 }, 40)).toBe('1 car');
+    expect(carsWords({ least: 40, median: 40, most: 40 }, 40)).toBe('all of 40 cars');
+  });
+  it('until when', () => {
+    expect(yearWords(2031, 2041)).toBe('too few from 2031');
+    expect(yearWords(null, 2041)).toBe('enough until 2041 and beyond');
+  });
+});

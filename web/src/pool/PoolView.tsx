@@ -1,0 +1,36 @@
+import { Stack } from '../kit/Panel';
+import { AskedFields } from '../stations/AsLine';
+import { useSurvey } from '../survey/SurveyContext';
+import { CarsPanel } from './CarsPanel';
+import { RowPanel } from './RowPanel';
+import { SettingPanel } from './SettingPanel';
+import { TrunkPanel } from './TrunkPanel';
+
+/** What is recorded stands in a line: nothing here is a question of the register. */
+const NOTHING_ASKED: ReadonlySet<string> = new Set();
+
+/** A row of bays behind one set-point: its outlets and how they are held, how many cars it carries and until when, and the trunk along it. */
+export default function PoolView() {
+  const { survey } = useSurvey();
+  const laidOut = (survey.pool?.outlets.length ?? 0) > 0;
+  return (
+    <Stack>
+      <div>
+        <h1 id="station-name" tabIndex={-1}>
+          Bays and cars
+        </h1>
+        <p className="quiet">
+          Several outlets that share one supply: what holds, how many cars it carries, and until which year.
+        </p>
+      </div>
+      <RowPanel />
+      {laidOut && (
+        <AskedFields value={NOTHING_ASKED}>
+          <SettingPanel />
+          <CarsPanel />
+          <TrunkPanel />
+        </AskedFields>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,189 @@
+import type { Outlet } from '@keen-gauge/core/pool/pool-year';
+import { poolOnSupply } from '@keen-gauge/core/pool/plan';
+import type { Pool, PoolOutlet } from '@keen-gauge/core/survey/pool';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { MainButton } from '../kit/Button';
+import { Choice } from '../kit/Choice';
+import { More, MoreOnPhone } from '../kit/More';
+import { NumberInput } from '../kit/NumberInput';
+import { Panel, Row } from '../kit/Panel';
+import { BoundNumber, BoundSelect, BoundText } from '../stations/bound';
+import { useSurvey } from '../survey/SurveyContext';
+
+const MOST_BAYS = 200;
+
+const Bays = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.35rem;
+  grid-template-columns: repeat(auto-fill, minmax(4.6rem, 1fr));
+  & > li {
+    display: grid;
+    justify-items: center;
+    padding: 0.3rem 0.2rem;
+    border: 1px solid var(--line);
+    border-top: 5px solid var(--strong-line);
+    border-radius: var(--corner);
+    line-height: 1.25;
+  }
+  & > li[data-first='L2'] {
+    border-top-style: dashed;
+  }
+  & > li[data-first='L3'] {
+    border-top-style: dotted;
+  }
+`;
+
+/** The row as it is laid out, bay by bay, and how to lay it out. */
+export function RowPanel() {
+  const { survey, assessment } = useSurvey();
+  const outlets = survey.pool?.outlets ?? [];
+  const { outlets: onLines } = poolOnSupply(survey, assessment);
+  const isThree = assessment.supply.phases.length === 3;
+  return (
+    <Panel aria-label="The row of bays">
+      <h2>The row of bays</h2>
+      {outlets.length > 0 && (
+        <>
+          <p>
+            {outlets.length} bays
+            {isThree
+              ? ', each turned on to the line that carries least, the present load counted. Connect them in this order.'
+              : ' on one line.'}
+          </p>
+          <MoreOnPhone label="Bay by bay" note="the order its lines are connected in, and its outlet">
+            <Bays aria-label="Bays in the order of the row">
+              {outlets.map((outlet, at) => (
+                <Bay key={outlet.id} outlet={outlet} at={at} onLines={onLines[at]} />
+              ))}
+            </Bays>
+          </MoreOnPhone>
+        </>
+      )}
+      <LayOut key={outlets.length} />
+      {outlets.length > 0 && (
+        <More label="Each bay" note="name, outlet, line, place">
+          {outlets.map((outlet, at) => (
+            <BayFields key={outlet.id} outlet={outlet} at={at} isThree={isThree} />
+          ))}
+        </More>
+      )}
+    </Panel>
+  );
+}
+
+function Bay({
+  outlet,
+  at,
+  onLines,
+}: {
+  readonly outlet: PoolOutlet;
+  readonly at: number;
+  readonly onLines: Outlet | undefined;
+}) {
+  const [first = ''] = onLines?.lines ?? [];
+  return (
+    <li data-first={first}>
+      <strong>{outlet.label ?? at + 1}</strong>
+      <span>{onLines?.lines.join('-')}</span>
+      <span className="quiet">{onLines?.mostA ?? '?'} A</span>
+    </li>
+  );
+}
+
+/** Lays out so many alike bays, or makes the row longer or shorter at its end. */
+function LayOut() {
+  const { survey, assessment, store } = useSurvey();
+  const outlets = survey.pool?.outlets ?? [];
+  const [first] = outlets;
+  const isThree = assessment.supply.phases.length === 3;
+  const [count, setCount] = useState<number | undefined>(outlets.length || undefined);
+  const [apartM, setApartM] = useState<number | undefined>(spacingOf(outlets) ?? 2.5);
+  const [mostA, setMostA] = useState<number | undefined>(first?.mostA ?? 32);
+  const [phases, setPhases] = useState<'1' | '3'>(isThree && first?.phases !== 1 ? '3' : '1');
+  const lay = (): void => {
+    if (count === undefined) return;
+    const kept = outlets.slice(0, count);
+    const startM = kept.at(-1)?.alongM ?? -(apartM ?? 0);
+    const added = Array.from({ length: count - kept.length }, (_each, at): PoolOutlet => ({
+      id: crypto.randomUUID(),
+      phases: phases === '3' ? 3 : 1,
+      ...(mostA === undefined ? {} : { mostA }),
+      ...(apartM === undefined ? {} : { alongM: Number((startM + (at + 1) * apartM).toFixed(2)) }),
+    }));
+    const pool: Pool = { ...survey.pool, outlets: [...kept, ...added] };
+    store.edit({ ...survey, pool });
+  };
+  const isChange = count !== undefined && count !== outlets.length;
+  return (
+    <>
+      <Row style={{ alignItems: 'end' }}>
+        <span style={{ width: '8rem' }}>
+          <NumberInput label="Bays" unit="" least={1} most={MOST_BAYS} whole value={count} onChange={setCount} />
+        </span>
+        <span style={{ width: '9rem' }}>
+          <NumberInput label="Apart" unit="m" least={0} most={50} value={apartM} onChange={setApartM} />
+        </span>
+        <span style={{ width: '9rem' }}>
+          <NumberInput label="Each outlet" unit="A" least={6} most={125} value={mostA} onChange={setMostA} />
+        </span>
+      </Row>
+      {isThree && (
+        <Choice
+          label="Outlets"
+          value={phases}
+          options={[
+            { value: '3', label: 'Three-phase' },
+            { value: '1', label: 'Single-phase' },
+          ]}
+          onChange={setPhases}
+          tile="8rem"
+        />
+      )}
+      <Row>
+        <MainButton isDisabled={!isChange} onPress={lay}>
+          {outlets.length === 0 ? 'Lay out the row' : `Make it ${count ?? '?'} bays`}
+        </MainButton>
+        {isChange && outlets.length > count && (
+          <span className="quiet">
+            The last {outlets.length - count} go, with what was typed of them. Undo brings them back.
+          </span>
+        )}
+      </Row>
+    </>
+  );
+}
+
+/** How far the first two bays are apart. */
+function spacingOf([a, b]: readonly PoolOutlet[]): number | undefined {
+  return a?.alongM === undefined || b?.alongM === undefined ? undefined : Number((b.alongM - a.alongM).toFixed(2));
+}
+
+function BayFields({
+  outlet,
+  at,
+  isThree,
+}: {
+  readonly outlet: PoolOutlet;
+  readonly at: number;
+  readonly isThree: boolean;
+}) {
+  const place = ['pool', 'outlets', outlet.id] as const;
+  return (
+    <More label={`Bay ${outlet.label ?? at + 1}`}>
+      <BoundText path={[...place, 'label']} label="Name or owner" />
+      <BoundNumber path={[...place, 'mostA']} label="Outlet" />
+      <BoundNumber path={[...place, 'alongM']} label="From where the trunk begins" />
+      {isThree && (
+        <BoundSelect
+          path={[...place, 'firstLine']}
+          label="First line"
+          options={(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value }))}
+        />
+      )}
+    </More>
+  );
+}
