@@ -57,7 +57,10 @@ describe('the assess command', () => {
     // 23.5 A of everything else (the heating and the charger) and 20 A: nothing passes 80 A.
     expect(made.pool).toMatchObject({
       guarantees: { mostSetPointA: 80, unknown: [] },
-      years: [{ year: 2030, cars: 1 }, {}, { year: 2032, cars: 4 }],
+      years: expect.arrayContaining([
+        { year: 2030, cars: 1 },
+        { year: 2032, cars: 4 },
+      ]) as unknown,
     });
     expect(made.pool.carried.map(({ policy }) => policy)).toEqual([
       'equal',

@@ -7,11 +7,21 @@ import circuit from '../../../docs/methods/circuit.md?raw';
 import demand from '../../../docs/methods/demand.md?raw';
 import earthing from '../../../docs/methods/earthing.md?raw';
 import management from '../../../docs/methods/management.md?raw';
+import pools from '../../../docs/methods/pools.md?raw';
 import route from '../../../docs/methods/route.md?raw';
 import trial from '../../../docs/methods/trial.md?raw';
 import type { Method } from './methods';
 
-const TEXTS: Readonly<Record<Method, string>> = { demand, route, earthing, circuit, management, trial, calendar };
+const TEXTS: Readonly<Record<Method, string>> = {
+  demand,
+  route,
+  earthing,
+  circuit,
+  management,
+  trial,
+  pools,
+  calendar,
+};
 
 const Text = styled.div`
   overflow-wrap: break-word;

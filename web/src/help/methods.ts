@@ -1,5 +1,5 @@
 /** What is explained of how figures are made; each is a document of docs/methods. */
-export const METHODS = ['demand', 'route', 'earthing', 'circuit', 'management', 'trial', 'calendar'] as const;
+export const METHODS = ['demand', 'route', 'earthing', 'circuit', 'management', 'trial', 'pools', 'calendar'] as const;
 export type Method = (typeof METHODS)[number];
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
@@ -9,5 +9,6 @@ export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   circuit: 'Circuit',
   management: 'Limiters and options',
   trial: 'Trial',
+  pools: 'Bays and cars',
   calendar: 'Days',
 };

@@ -99,7 +99,7 @@ export function TrunkPanel() {
                   <strong>{names.get(id)}</strong>
                   <span>{drawsA === 0 ? 'off' : `${shown(drawsA)} A`}</span>
                   <span className="quiet">
-                    {atM} m, {shown(dropV, 'V')} V
+                    {shown(atM, 'm')} m, {shown(dropV, 'V')} V
                   </span>
                 </TapAt>
               ))}
