@@ -83,7 +83,7 @@ function StartFrom({ onStart }: { readonly onStart: (profile: EquipmentProfile) 
   const [kind, setKind] = useState(USUAL_EQUIPMENT[0]?.id ?? '');
   return (
     <Row style={{ alignItems: 'end' }}>
-      <span style={{ minWidth: '18rem' }}>
+      <span style={{ width: 'min(100%, 18rem)' }}>
         <Select
           label="Start from"
           value={kind}

@@ -30,7 +30,7 @@ const Item = styled.li`
 
 const Opener = styled(Button)`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto 1.3rem;
+  grid-template-columns: minmax(min-content, 1fr) auto 1.3rem;
   gap: 0 0.7rem;
   align-items: center;
   width: 100%;

@@ -44,6 +44,9 @@ const Item = styled(Link)`
       display: none;
     }
   }
+  @media (max-width: 21rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 
 const Number = styled.span`

@@ -23,13 +23,16 @@ const Mark = styled.span`
   align-items: center;
   gap: 0.3rem;
   font-weight: 700;
-  white-space: nowrap;
+  & > svg {
+    flex: none;
+  }
 `;
 
 export function StateMark({ state, words = WORDS[state] }: { readonly state: State; readonly words?: string }) {
   const Shape = SHAPES[state];
   return (
-    <Mark style={{ color: COLOURS[state] }}>
+    // A word is not parted from its shape; a sentence may be as long as it is.
+    <Mark style={{ color: COLOURS[state], whiteSpace: words === WORDS[state] ? 'nowrap' : undefined }}>
       <Shape size={18} aria-hidden /> {words}
     </Mark>
   );

@@ -48,7 +48,7 @@ const Opener = styled(Button)`
     text-align: right;
   }
   @media (max-width: 46rem) {
-    grid-template-columns: 1.3rem minmax(5rem, 1fr) auto;
+    grid-template-columns: 1.3rem minmax(min-content, 1fr) auto;
     & > :nth-child(3) {
       display: none;
     }
