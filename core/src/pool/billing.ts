@@ -1,3 +1,5 @@
+import type { PoolCosts as TypedCosts } from '../survey/pool';
+
 /** What a pool costs its owner, in pence; a year where nothing else is said. */
 export interface PoolCosts {
   readonly energyPencePerKwh: number;
@@ -14,6 +16,37 @@ export interface OwnSupplyCosts {
   /** The driver’s own installation, and over how many years. */
   readonly installationPence: number;
   readonly overYears: number;
+}
+
+/** A row’s costs in whole pence as they are typed; null where one of them is not. */
+export function costsOf(typed: TypedCosts | undefined): PoolCosts | null {
+  const { energyPencePerKwh, standingPencePerDay, upkeepPounds, installationPounds, overYears } = typed ?? {};
+  if (
+    energyPencePerKwh === undefined ||
+    standingPencePerDay === undefined ||
+    upkeepPounds === undefined ||
+    installationPounds === undefined ||
+    overYears === undefined
+  )
+    return null;
+  return {
+    energyPencePerKwh,
+    standingPencePerDay,
+    upkeepPencePerYear: Math.round(upkeepPounds * 100),
+    installationPence: Math.round(installationPounds * 100),
+    overYears,
+  };
+}
+
+/** What a driver would pay from an own supply, over as many years as the row; null where it is not typed. */
+export function ownCostsOf(typed: TypedCosts | undefined): OwnSupplyCosts | null {
+  const { ownEnergyPencePerKwh, ownInstallationPounds, overYears } = typed ?? {};
+  if (ownEnergyPencePerKwh === undefined || ownInstallationPounds === undefined || overYears === undefined) return null;
+  return {
+    energyPencePerKwh: ownEnergyPencePerKwh,
+    installationPence: Math.round(ownInstallationPounds * 100),
+    overYears,
+  };
 }
 
 /** One outlet at a stated mileage. */

@@ -40,6 +40,19 @@ export class PoolTrunk {
   @Quantity('Ω', 0, 20) mostLoopOhm?: number;
 }
 
+/** What the row costs its owner, and what a driver would pay from an own supply instead. */
+export class PoolCosts {
+  @Quantity('p/kWh', 0, 500) energyPencePerKwh?: number;
+  @Quantity('p/day', 0, 100_000) standingPencePerDay?: number;
+  @Quantity('£/year', 0, 1_000_000) upkeepPounds?: number;
+  @Quantity('£', 0, 10_000_000) installationPounds?: number;
+  /** In which the installation is to be earned back. */
+  @Count(1, 50) overYears?: number;
+  @Quantity('miles', 0, 100_000) milesPerYear?: number;
+  @Quantity('p/kWh', 0, 500) ownEnergyPencePerKwh?: number;
+  @Quantity('£', 0, 1_000_000) ownInstallationPounds?: number;
+}
+
 /** Several outlets behind one set-point, and how many cars are to come. */
 export class Pool {
   @ListOf(() => PoolOutlet, 200) outlets: PoolOutlet[] = [];
@@ -60,4 +73,5 @@ export class Pool {
   @Count(0, 1000) ceilingCars?: number;
   @Count(2000, 2200) middleYear?: number;
   @Part(() => PoolTrunk) trunk?: PoolTrunk;
+  @Part(() => PoolCosts) costs?: PoolCosts;
 }

@@ -72,6 +72,29 @@ describe('bays and cars', () => {
   });
 });
 
+describe('billing back', () => {
+  it('says the price that covers the row and what an outlet costs a month, beside an own supply', async () => {
+    await laidOut('5');
+    const billing = region('Billing back');
+    expect(billing.textContent).toContain('give the price');
+    for (const [label, value] of [
+      ['Energy', '24'],
+      ['Standing charge', '60'],
+      ['Upkeep', '400'],
+      ['Installation', '12000'],
+      ['Earned back in, years', '10'],
+      ['From an own supply: energy', '25'],
+      ['From an own supply: installation', '960'],
+    ] as const)
+      type(label, value, billing);
+    // 5 cars × 8 000 miles × 0.28 kWh = 11 200 kWh: 24 + (21 900 + 40 000 + 120 000) ÷ 11 200 = 40.24 p.
+    expect(billing.textContent).toContain('40.24 p a kilowatt-hour');
+    // 8 000 × 0.28 ÷ 12 = 186.67 kWh: × 40.241 p = £75.12; from an own supply × 25 p + £960 ÷ 10 ÷ 12 = £54.67.
+    const row = within(billing).getByRole('rowheader', { name: '8000' }).closest('tr');
+    expect(row?.textContent).toBe('8000187£75.12£54.67');
+  });
+});
+
 describe('in words', () => {
   it('how many cars, in how wide a range of luck', () => {
     expect(carsWords({ least: 11, median: 12, most: 13 }, 40)).toBe('12 cars (11 to 13)');

@@ -1,6 +1,7 @@
 import { Stack } from '../kit/Panel';
 import { AskedFields } from '../stations/AsLine';
 import { useSurvey } from '../survey/SurveyContext';
+import { BillingPanel } from './BillingPanel';
 import { CarsPanel } from './CarsPanel';
 import { RowPanel } from './RowPanel';
 import { SettingPanel } from './SettingPanel';
@@ -9,7 +10,7 @@ import { TrunkPanel } from './TrunkPanel';
 /** What is recorded stands in a line: nothing here is a question of the register. */
 const NOTHING_ASKED: ReadonlySet<string> = new Set();
 
-/** A row of bays behind one set-point: its outlets and how they are held, how many cars it carries and until when, and the trunk along it. */
+/** A row of bays behind one set-point: its outlets and how they are held, how many cars it carries and until when, the trunk along it, and what it costs. */
 export default function PoolView() {
   const { survey } = useSurvey();
   const laidOut = (survey.pool?.outlets.length ?? 0) > 0;
@@ -29,6 +30,7 @@ export default function PoolView() {
           <SettingPanel />
           <CarsPanel />
           <TrunkPanel />
+          <BillingPanel />
         </AskedFields>
       )}
     </Stack>
