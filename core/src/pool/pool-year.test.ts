@@ -7,7 +7,7 @@ import { leftOf, poolYear, WATCHED_MIN, type Outlet, type PoolTerms } from './po
 import { POLICIES, type Policy } from './policies';
 
 /** What the laws are held to: long enough for every kind of day, and a thousand of them are no year. */
-const FORTNIGHT = 14 * MINUTES_A_DAY;
+const WEEK = 7 * MINUTES_A_DAY;
 const terms = (policy: Policy): PoolTerms => ({ policy, leastA: 6, turnMin: 15, nominalV: 230 });
 const onL1 = (count: number): Outlet[] =>
   Array.from({ length: count }, (_each, at) => ({ id: `o${at}`, lines: ['L1'], mostA: 32 }));
@@ -27,7 +27,7 @@ function oneNight(wants: readonly number[], leavesAfterMin: readonly number[] = 
 describe('five cars on 20 A for one night, each wanting 9.2 kWh: 40 Ah of 230 V', () => {
   // 20 A carry three cars at 6 A with 2 A over. 13 h × 20 A = 260 Ah for 200 Ah wanted: the energy is there, the question is who waits.
   const play = (policy: Policy, leaves: readonly number[] = []) =>
-    poolYear(onL1(5), oneNight([9.2, 9.2, 9.2, 9.2, 9.2], leaves), leftOf(20, [0, 0, 0], FORTNIGHT), terms(policy));
+    poolYear(onL1(5), oneNight([9.2, 9.2, 9.2, 9.2, 9.2], leaves), leftOf(20, [0, 0, 0], WEEK), terms(policy));
 
   it.each(POLICIES)('%s: all are ready in the morning, and 46 kWh went over the line', (policy) => {
     const { cars, daysShort, drawnA } = play(policy);
@@ -57,7 +57,7 @@ describe('five cars on 20 A for one night, each wanting 9.2 kWh: 40 Ah of 230 V'
     const until = poolYear(
       onL1(5),
       oneNight([40, 40, 40, 40, 40], [615, 615, 615, 615, 615], true),
-      leftOf(18, [0, 0, 0], FORTNIGHT),
+      leftOf(18, [0, 0, 0], WEEK),
       terms('equal'),
     );
     const had = until.cars.map(({ deliveredKwh }) => deliveredKwh);
@@ -83,7 +83,7 @@ type Plan = typeof plans extends fc.Arbitrary<infer T> ? T : never;
 
 /** Everything else of a building: more in the evening, and jumping about. */
 function other(otherA: number, seed: number): Float32Array {
-  return Float32Array.from({ length: FORTNIGHT }, (_each, at) => {
+  return Float32Array.from({ length: WEEK }, (_each, at) => {
     const hour = (at % MINUTES_A_DAY) / 60;
     return otherA * (hour > 17 && hour < 22 ? 1.5 : 0.6) + (((at >> 4) * 2_654_435_761 + seed) >>> 28) / 2;
   });
@@ -101,7 +101,7 @@ function planOf({ cars, setPointA, otherA, policy, lines, three, seed }: Plan): 
     plan: {
       outlets: lines.slice(0, cars).map((each, at) => ({ id: `o${at}`, lines: each, mostA: 32 })),
       kinds: three ? kinds.map((kind) => ({ ...kind, lines: 3 as const, onboardA: 16 })) : kinds,
-      left: leftOf(setPointA, [sheet, sheet, sheet], FORTNIGHT),
+      left: leftOf(setPointA, [sheet, sheet, sheet], WEEK),
       terms: terms(policy),
     },
   };
@@ -111,10 +111,10 @@ it('no line passes the set-point by the pool’s doing, whatever the policy, the
   fc.assert(
     fc.property(plans, (of) => {
       const { plan, otherA, cars } = planOf(of);
-      const year = poolYear(plan.outlets, carsOf(plan, cars, of.seed, 14), plan.left, plan.terms);
+      const year = poolYear(plan.outlets, carsOf(plan, cars, of.seed, 7), plan.left, plan.terms);
       let ampereMinutes = 0;
       for (const line of year.drawnA)
-        for (let at = 0; at < FORTNIGHT; at += 1) {
+        for (let at = 0; at < WEEK; at += 1) {
           const amperes = line[at] ?? 0;
           ampereMinutes += amperes;
           // Never above what is left, and never under 6 A for anybody: a sum of cars is 0, or 6 and more.
@@ -143,7 +143,7 @@ it('on one line another car never gives the others more, taken together', () => 
         cars: Math.max(2, of.cars),
       });
       const had = (count: number): number =>
-        poolYear(plan.outlets, carsOf(plan, count, of.seed, 14), plan.left, plan.terms)
+        poolYear(plan.outlets, carsOf(plan, count, of.seed, 7), plan.left, plan.terms)
           .cars.slice(0, cars - 1)
           .reduce((sum, { deliveredKwh }) => sum + deliveredKwh, 0);
       const without = had(cars - 1);
@@ -179,16 +179,16 @@ it('a day is followed outlet by outlet: what they draw adds up to what the line 
     seed: 3,
   });
   const into = plan.outlets.map(() => new Float32Array(WATCHED_MIN));
-  const { drawnA } = poolYear(plan.outlets, carsOf(plan, 6, 3, 14), plan.left, plan.terms, { day: 9, into });
+  const { drawnA } = poolYear(plan.outlets, carsOf(plan, 6, 3, 7), plan.left, plan.terms, { day: 4, into });
   const added = Float32Array.from({ length: WATCHED_MIN }, (_each, at) =>
     into.reduce((sum, each) => sum + (each[at] ?? 0), 0),
   );
-  expect(added).toEqual(drawnA[0].slice(9 * MINUTES_A_DAY, 9 * MINUTES_A_DAY + WATCHED_MIN));
+  expect(added).toEqual(drawnA[0].slice(4 * MINUTES_A_DAY, 4 * MINUTES_A_DAY + WATCHED_MIN));
   expect(Math.max(...added)).toBeGreaterThan(0);
 });
 
 it('an empty pool has no mornings to fail and is fair', () => {
-  expect(figuresOf(poolYear([], [], leftOf(60, [0, 0, 0], FORTNIGHT), terms('equal')))).toMatchObject({
+  expect(figuresOf(poolYear([], [], leftOf(60, [0, 0, 0], WEEK), terms('equal')))).toMatchObject({
     cars: 0,
     shortShare: 0,
     fairness: [1, 1],

@@ -122,13 +122,7 @@ export function poolYear(
   let turnEnds = 0;
   let isOrdered = false;
   while (now < end) {
-    for (let at = here.length - 1; at >= 0; at -= 1) {
-      const car = here[at] as Car;
-      if (car.leavesAt > now && car.wanted > HAIR) continue;
-      if (car.leavesAt <= now) leave(car, missed);
-      // A car that is full stays where it is and wants nothing: it is looked at again when it comes next.
-      here.splice(at, 1);
-    }
+    letGo(here, now, missed);
     for (let next = arrivals[coming]; next && next.at <= now; next = arrivals[(coming += 1)]) {
       arrive(next.car);
       here.push(next.car);
@@ -140,20 +134,16 @@ export function poolYear(
       turnEnds = now;
       continue;
     }
-    if (now >= turnEnds || !isOrdered) {
-      here.sort(ORDERS[policy]);
-      isOrdered = true;
-      if (now >= turnEnds) turnEnds = now + turnMin;
+    if (now >= turnEnds) {
+      turnEnds = now + turnMin;
+      isOrdered = false;
     }
+    if (!isOrdered) here.sort(ORDERS[policy]);
+    isOrdered = true;
     for (let line = 0; line < 3; line += 1) leftNow[line] = left.byLine[line]?.[now] ?? 0;
     shareOut(policy, leastA, here, leftNow, given);
-    let until = Math.min(turnEnds, nextArrival, left.changesAt[now] ?? end);
-    here.forEach((car, at) => {
-      car.givenA = given[at] ?? 0;
-      until = Math.min(until, car.leavesAt);
-      if (car.givenA > 0)
-        until = Math.min(until, now + Math.max(1, Math.ceil(car.wanted / (car.givenA * car.perAMinute) - HAIR)));
-    });
+    for (let at = 0; at < here.length; at += 1) (here[at] as Car).givenA = given[at] ?? 0;
+    const until = nextChange(here, now, Math.min(turnEnds, nextArrival, left.changesAt[now] ?? end));
     for (const car of here) charge(car, now, until, drawnA, until >= turnEnds);
     if (watch) follow(watch, here, now, until);
     now = until;
@@ -196,6 +186,26 @@ function carOf(stays: Stays, place: number, outlet: Outlet | undefined, { nomina
     short: 0,
     waitedMin: 0,
   };
+}
+
+/** Lets go whoever leaves or is full: a full car stays where it is, wants nothing, and is looked at again when it comes next. */
+function letGo(here: Car[], now: number, missed: Map<number, number>): void {
+  for (let at = here.length - 1; at >= 0; at -= 1) {
+    const car = here[at] as Car;
+    if (car.leavesAt > now && car.wanted > HAIR) continue;
+    if (car.leavesAt <= now) leave(car, missed);
+    here.splice(at, 1);
+  }
+}
+
+/** The next minute in which one of these leaves or is full, or `until` where that is sooner. */
+function nextChange(here: readonly Car[], now: number, until: number): number {
+  let next = until;
+  for (const { leavesAt, givenA, wanted, perAMinute } of here) {
+    if (leavesAt < next) next = leavesAt;
+    if (givenA > 0) next = Math.min(next, now + Math.max(1, Math.ceil(wanted / (givenA * perAMinute) - HAIR)));
+  }
+  return next;
 }
 
 function arrive(car: Car): void {
