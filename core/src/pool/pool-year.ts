@@ -237,11 +237,12 @@ function charge(car: Car, from: number, to: number, drawnA: PoolYear['drawnA'], 
   car.hadKwh += kwh;
   car.deliveredKwh += kwh;
   if (isTurnOver) car.turns += 1;
-  for (let line = 0; line < 3; line += 1) {
-    if ((car.lines & (1 << line)) === 0) continue;
-    const sum = drawnA[line] as Float32Array;
-    for (let at = from; at < to; at += 1) sum[at] = (sum[at] ?? 0) + car.givenA;
-  }
+  for (let line = 0; line < 3; line += 1)
+    if ((car.lines & (1 << line)) !== 0) addTo(drawnA[line] as Float32Array, from, to, car.givenA);
+}
+
+function addTo(sum: Float32Array, from: number, to: number, amperes: number): void {
+  for (let at = from; at < to; at += 1) sum[at] = (sum[at] ?? 0) + amperes;
 }
 
 function follow(

@@ -37,17 +37,19 @@ export function shareOut(
 
 type Amperes = number[] | Int32Array;
 
-/** The least that is left on any of the lines. */
+/** The least that is left on any of the lines. Index by index: a pool is shared out a hundred thousand times a year. */
 function room(leftA: Amperes, lines: number): number {
-  const [a = 0, b = 0, c = 0] = [leftA[0], leftA[1], leftA[2]];
-  if (lines === 1) return a;
-  if (lines === 2) return b;
-  if (lines === 4) return c;
-  return Math.min((lines & 1) === 0 ? Infinity : a, (lines & 2) === 0 ? Infinity : b, (lines & 4) === 0 ? Infinity : c);
+  let least = Infinity;
+  if ((lines & 1) !== 0) least = leftA[0] ?? 0;
+  if ((lines & 2) !== 0) least = Math.min(least, leftA[1] ?? 0);
+  if ((lines & 4) !== 0) least = Math.min(least, leftA[2] ?? 0);
+  return least;
 }
 
 function take(leftA: Amperes, lines: number, amperes: number): void {
-  for (let line = 0; line < 3; line += 1) if ((lines & (1 << line)) !== 0) leftA[line] = (leftA[line] ?? 0) - amperes;
+  if ((lines & 1) !== 0) leftA[0] = (leftA[0] ?? 0) - amperes;
+  if ((lines & 2) !== 0) leftA[1] = (leftA[1] ?? 0) - amperes;
+  if ((lines & 4) !== 0) leftA[2] = (leftA[2] ?? 0) - amperes;
 }
 
 function inTurn(inOrder: readonly Sharer[], leftA: Amperes, givenA: Amperes): void {
@@ -62,7 +64,7 @@ function inTurn(inOrder: readonly Sharer[], leftA: Amperes, givenA: Amperes): vo
   }
 }
 
-/** Who can still be raised; used again by every call, since a pool is shared out a hundred thousand times a year. */
+/** Who can still be raised; used again by every call. */
 const RISING: number[] = [];
 const COUNTS = [0, 0, 0];
 
