@@ -193,8 +193,8 @@ function Results({ played: { planned, seeds } }: { readonly played: Played }) {
 
 /** So many cars, and in how wide a range of luck. */
 export function carsWords({ least, median, most }: CarriedSpread, bays: number): string {
-  const all = median >= bays ? 'all of ' : '';
-  return `${all}${median} car${median === 1 ? '' : 's'}${least === most ? '' : ` (${least} to ${most})`}`;
+  const luck = least === most ? '' : ` (${least} to ${most})`;
+  return median >= bays ? `a car in every bay, ${bays}${luck}` : `${median} car${median === 1 ? '' : 's'}${luck}`;
 }
 
 /** Until when that is enough. */

@@ -99,7 +99,7 @@ describe('in words', () => {
   it('how many cars, in how wide a range of luck', () => {
     expect(carsWords({ least: 11, median: 12, most: 13 }, 40)).toBe('12 cars (11 to 13)');
     expect(carsWords({ least: 1, median: 1, most: 1 }, 40)).toBe('1 car');
-    expect(carsWords({ least: 40, median: 40, most: 40 }, 40)).toBe('all of 40 cars');
+    expect(carsWords({ least: 40, median: 40, most: 40 }, 40)).toBe('a car in every bay, 40');
   });
   it('until when', () => {
     expect(yearWords(2031, 2041)).toBe('too few from 2031');
