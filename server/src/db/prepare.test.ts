@@ -136,5 +136,6 @@ describe('preparing a database', () => {
     expect(packs.rows.length).toBeGreaterThan(8);
     expect(packs.rows.filter(({ reason }) => reason !== null)).toEqual([]);
     await Promise.all([owner.end(), app.end()]);
-  });
+    // Twenty-seven jobs with their photographs and packs: a machine four times slower takes minutes.
+  }, 240_000);
 });
