@@ -8,7 +8,8 @@ import type { Outlet } from './pool-year';
 export interface SharedPart {
   readonly id: string;
   readonly label: string;
-  readonly ratingA: number;
+  /** Null where it is not known. */
+  readonly ratingA: number | null;
   /** The most everything else draws here on each line, in amperes; null where it is not known. */
   readonly otherA: Readonly<Record<Phase, number | null>>;
 }
@@ -30,7 +31,7 @@ export interface PoolGuard extends GuardVerdict {
 export interface PoolGuarantees {
   /** Every part and line that can be judged. */
   readonly guards: readonly PoolGuard[];
-  /** Parts and lines whose other demand is not known: nothing is guaranteed there. */
+  /** Parts and lines whose rating or other demand is not known: nothing is guaranteed there. */
   readonly unknown: readonly { readonly label: string; readonly line: Phase }[];
   /** The largest set-point at which every part holds, and fail-safe of each outlet, in whole amperes; null where a part is not known. */
   readonly mostSetPointA: number | null;
@@ -61,7 +62,7 @@ export function poolGuarantees(
       const here = outlets.filter(({ lines }) => lines.includes(line));
       const other = otherA[line];
       if (here.length === 0) continue;
-      if (other === null) {
+      if (other === null || ratingA === null) {
         unknown.push({ label, line });
         continue;
       }

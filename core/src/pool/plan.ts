@@ -72,7 +72,7 @@ export function poolOnSupply(survey: Survey, assessment: Assessment): PoolOnSupp
   );
   const parts = way.flatMap(({ node }): SharedPart[] => {
     const found = nodes.get(node.id);
-    if (!found || found.ratingA === null) return [];
+    if (!found) return [];
     const of = (line: Phase): number | null => {
       const figure = found.after[line];
       // A demand with something missing is a lower bound, and nothing is guaranteed beside it.

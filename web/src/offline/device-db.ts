@@ -81,8 +81,15 @@ let opened: Promise<IDBPDatabase<DeviceDb>> | undefined;
 
 /** What this device keeps so that it can be worked with alone. Rejects where the browser keeps nothing. */
 export function deviceDb(): Promise<IDBPDatabase<DeviceDb>> {
-  opened ??= openDB<DeviceDb>('keen-gauge-device', 1, {
-    upgrade: (db) => {
+  opened ??= openDB<DeviceDb>('keen-gauge-device', 2, {
+    upgrade: (db, from, _to, change) => {
+      // By person alone in the first version: ordered by when it came since.
+      if (from === 1) {
+        const answers = change.objectStore('answers');
+        answers.deleteIndex('person');
+        answers.createIndex('person', ['personId', 'at']);
+        return;
+      }
       db.createObjectStore('answers', { keyPath: 'key' }).createIndex('person', ['personId', 'at']);
       db.createObjectStore('person', { keyPath: 'key' });
       db.createObjectStore('newJobs', { keyPath: 'id' }).createIndex('person', 'personId');

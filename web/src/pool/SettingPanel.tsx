@@ -45,7 +45,8 @@ function Bounds({
   if (unknown.length > 0)
     return (
       <Notice kind="ask" title="Nothing can be guaranteed yet.">
-        What else is drawn is not known at {[...new Set(unknown.map(({ label }) => label))].join(', ')}.
+        Its rating, or what else is drawn there, is not known at{' '}
+        {[...new Set(unknown.map(({ label }) => label))].join(', ')}.
       </Notice>
     );
   if (mostSetPointA === null)
@@ -75,9 +76,11 @@ function Bounds({
   );
 }
 
-function Guards({ found: { guards } }: { readonly found: PoolGuarantees }) {
+function Guards({ found: { guards, unknown } }: { readonly found: PoolGuarantees }) {
   const failing = guards.filter(({ holds }) => !holds);
   if (guards.length === 0) return null;
+  // What is not known anywhere stands against a yes everywhere.
+  if (failing.length === 0 && unknown.length > 0) return null;
   if (failing.length === 0)
     return (
       <p>
