@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { gbDefault as rules } from '../rules/gb-default';
 import { billed, coveringPrice } from './billing';
 import { carsAlong, carriedSpread, yearReached } from './growth';
 import { groupDemand } from './group-demand';
@@ -14,25 +15,38 @@ describe('guarantees of four outlets of 32 A on one line of 100 A, beside 40 A',
   ];
 
   it('held to 95 A with 6 A to fall back to: holds, each is sure of 13 A, and nine could have 6 A at once', () => {
-    // Lost: 40 + 4 × 6 = 64 A. Sure: (95 − 40) ÷ 4 = 13.75. At once: 55 ÷ 6 = 9.2. Fail-safe: (100 − 40) ÷ 4 = 15.
-    const found = poolGuarantees(part(40), outlets, { setPointA: 95, failSafeA: 6 }, 6);
-    expect(found).toMatchObject({ mostSetPointA: 100, mostFailSafeA: 15, sureA: 13, atOnce: 9, unknown: [] });
+    // Its clamps at their worst let (95 + 1) ÷ 0.98 = 97.96 A through; 100 × 0.98 − 1 = 97 A is the most. Lost: 40 + 4 × 6 = 64 A. Sure: (95 − 40) ÷ 4 = 13.75. At once: 55 ÷ 6 = 9.2. Fail-safe: (100 − 40) ÷ 4 = 15.
+    const found = poolGuarantees(part(40), outlets, { setPointA: 95, failSafeA: 6 }, rules);
+    expect(found).toMatchObject({ mostSetPointA: 97, mostFailSafeA: 15, sureA: 13, atOnce: 9, unknown: [] });
     expect(found.guards).toMatchObject([{ line: 'L1', holds: true, overA: 0, failSafeOverA: 0 }]);
   });
+  it('held to 99 A it is 2 A over where the clamps err: (99 + 1) ÷ 0.98 = 102.04', () => {
+    const [found] = poolGuarantees(part(40), outlets, { setPointA: 99, failSafeA: 0 }, rules).guards;
+    expect(found?.holds).toBe(false);
+    expect(found?.overA).toBeCloseTo(2.04, 2);
+  });
+  it('guarantees nothing on a part whose rating is not known', () => {
+    const unrated = part(40).map((each) => ({ ...each, ratingA: null }));
+    expect(poolGuarantees(unrated, outlets, { setPointA: 95, failSafeA: 0 }, rules)).toMatchObject({
+      guards: [],
+      unknown: [{ label: 'Cut-out fuse', line: 'L1' }],
+      mostSetPointA: null,
+    });
+  });
   it('16 A to fall back to is 4 A too much: 40 + 4 × 16 = 104', () => {
-    expect(poolGuarantees(part(40), outlets, { setPointA: 95, failSafeA: 16 }, 6).guards).toMatchObject([
+    expect(poolGuarantees(part(40), outlets, { setPointA: 95, failSafeA: 16 }, rules).guards).toMatchObject([
       { holds: false, failSafeOverA: 4 },
     ]);
   });
   it('beside 80 A nobody is sure of 6 A, two at once can have it', () => {
     // (95 − 80) ÷ 4 = 3.75; 15 ÷ 6 = 2.5.
-    expect(poolGuarantees(part(80), outlets, { setPointA: 95, failSafeA: 0 }, 6)).toMatchObject({
+    expect(poolGuarantees(part(80), outlets, { setPointA: 95, failSafeA: 0 }, rules)).toMatchObject({
       sureA: 0,
       atOnce: 2,
     });
   });
   it('beside a demand that is not known nothing is guaranteed', () => {
-    expect(poolGuarantees(part(null), outlets, { setPointA: 95, failSafeA: 0 }, 6)).toMatchObject({
+    expect(poolGuarantees(part(null), outlets, { setPointA: 95, failSafeA: 0 }, rules)).toMatchObject({
       unknown: [{ label: 'Cut-out fuse', line: 'L1' }],
       mostSetPointA: null,
       mostFailSafeA: null,
@@ -82,7 +96,14 @@ describe('a trunk', () => {
   });
   it('is judged by what it carries, the drop and the loop at the last tap', () => {
     const conductor = { mVPerAM: 1.75, capacityA: 63, loopOhmPerM: 0.003 };
-    const limits = { setPointA: 64, nominalV: 230, dropOfV: 230, mostDropPercent: 5, zeOhm: 0.2, mostLoopOhm: 0.27 };
+    const limits = {
+      setPointA: 64,
+      nominalV: 230,
+      phases: 1 as const,
+      mostDropPercent: 5,
+      zeOhm: 0.2,
+      mostLoopOhm: 0.27,
+    };
     const verdict = judgeTrunk(taps, conductor, limits);
     // 2.8 ÷ 230 = 1.217 %; 0.2 + 0.003 × 30 = 0.29 Ω; 64 A on 63 A.
     expect(verdict).toMatchObject({ carriesEnough: false, dropHolds: true, loopHolds: false });
@@ -93,6 +114,14 @@ describe('a trunk', () => {
       loop: null,
       loopHolds: null,
     });
+  });
+  it('of three phases loses twice the tabulated figure ÷ √3 to neutral, where one line is alone: 2.8 V × 1.1547 = 3.233 V', () => {
+    const limits = { setPointA: 64, nominalV: 230, phases: 3 as const, mostDropPercent: 1.4 };
+    const verdict = judgeTrunk(taps, { mVPerAM: 1.75, capacityA: 80 }, limits);
+    expect(verdict.taps.at(-1)?.dropV).toBeCloseTo(3.233, 3);
+    // 3.233 ÷ 230 = 1.41 %.
+    expect(verdict.dropPercent.value).toBeCloseTo(1.4057, 3);
+    expect(verdict.dropHolds).toBe(false);
   });
   it('loses no more at the last tap however else the same amperes are shared', () => {
     const shares = fc.array(fc.integer({ min: 0, max: 32 }), { minLength: 3, maxLength: 3 });

@@ -1,3 +1,5 @@
+import type { Rules } from '../rules/rules';
+import { setPointWithin, worstSetPointA } from '../management/clamp-limit';
 import { guard, type GuardVerdict } from '../management/managed-demand';
 import { HAIR, wholeBelow } from '../rules/rounding';
 import type { Phase } from '../survey/words/words';
@@ -46,14 +48,15 @@ const LINES: readonly Phase[] = ['L1', 'L2', 'L3'];
 
 /**
  * Judges a pool on every part and line it is on, with the guards of section 10: clamps working, what flows is at most the greater of everything else and the set-point;
- * lost, all outlets at their fail-safe current and everything else. The clamps are taken to see everything at the part, the pool included. Source: guide sections 10 and 16.
+ * lost, all outlets at their fail-safe current and everything else. The clamps err as badly as they may, and are taken to see everything at the part, the pool included. Source: guide sections 10 and 16.
  */
 export function poolGuarantees(
   parts: readonly SharedPart[],
   outlets: readonly Outlet[],
   { setPointA, failSafeA }: PoolSetting,
-  leastA: number,
+  rules: Rules,
 ): PoolGuarantees {
+  const leastA = rules.leastChargingA.value;
   const guards: PoolGuard[] = [];
   const unknown: { label: string; line: Phase }[] = [];
   let [mostSetPointA, mostFailSafeA, sureA, atOnce] = [Infinity, Infinity, Infinity, Infinity];
@@ -73,10 +76,12 @@ export function poolGuarantees(
         unmanagedA: other + limitA,
         limitA,
         failSafeA: lostA,
-        clamps: [{ setPointA, worstA: setPointA, blind: given('Not seen', 0, 'A'), sourcesA: 0 }],
+        clamps: [
+          { setPointA, worstA: worstSetPointA(setPointA, rules), blind: given('Not seen', 0, 'A'), sourcesA: 0 },
+        ],
       });
       guards.push({ partId: id, label, line, ratingA, ...verdict });
-      mostSetPointA = Math.min(mostSetPointA, ratingA);
+      mostSetPointA = Math.min(mostSetPointA, Math.max(0, setPointWithin(ratingA, rules)));
       const spareA = Math.max(0, ratingA - other);
       mostFailSafeA = Math.min(mostFailSafeA, spareA / here.length);
       const leftA = Math.max(0, Math.min(setPointA, ratingA) - other);

@@ -1,5 +1,4 @@
-import type { Worked } from '../worked';
-import { reckon, written } from '../worked';
+import { exceeds, reckon, written, type Worked } from '../worked';
 
 /** One tap along a trunk: how far from where it begins, and the most its outlet draws, in metres and amperes on each line. */
 export interface Tap {
@@ -77,20 +76,29 @@ export interface TrunkVerdict {
 /** What a trunk is held to. `ze` in Ω: of the supply where the trunk begins; `mostLoopOhm`: what its device allows. */
 export interface TrunkLimits {
   readonly setPointA: number;
+  /** To neutral. */
   readonly nominalV: number;
-  /** Between lines where the trunk is three-phase, else the nominal voltage. */
-  readonly dropOfV: number;
+  readonly phases: 1 | 3;
   readonly mostDropPercent: number;
   readonly zeOhm?: number | undefined;
   readonly mostLoopOhm?: number | undefined;
 }
 
+/**
+ * The volts to neutral an ampere of one line loses a metre at worst, in millivolts. Three-phase: single-phase cars may leave one line alone, and its current comes back in the neutral: twice the
+ * tabulated figure between lines ÷ √3. Source: as for the volt drop of circuits.
+ */
+export function worstPerAM(mVPerAM: number, phases: 1 | 3): number {
+  return phases === 1 ? mVPerAM : (2 * mVPerAM) / Math.sqrt(3);
+}
+
 /** Judges a conductor for a row of taps by what it carries, by the volts lost at the last tap and by the loop there. */
 export function judgeTrunk(taps: readonly Tap[], conductor: TrunkConductor, limits: TrunkLimits): TrunkVerdict {
-  const figures = alongTrunk(taps, worstShares(taps, limits.setPointA), conductor.mVPerAM);
+  const perAM = worstPerAM(conductor.mVPerAM, limits.phases);
+  const figures = alongTrunk(taps, worstShares(taps, limits.setPointA), perAM);
   const last = figures.at(-1);
   const dropV = last?.dropV ?? 0;
-  const percent = (dropV / limits.dropOfV) * 100;
+  const percent = (dropV / limits.nominalV) * 100;
   const dropPercent = reckon('Volt drop at the last tap', percent, '%', () => ({
     expression: 'sum over the taps of current × mV/A/m × distance ÷ 1000 ÷ voltage',
     substituted: `${figures
@@ -98,7 +106,7 @@ export function judgeTrunk(taps: readonly Tap[], conductor: TrunkConductor, limi
       .map(({ drawsA, atM }) => `${written(drawsA)} × ${written(atM)}`)
       .join(
         ' + ',
-      )} A·m × ${written(conductor.mVPerAM)} ÷ 1000 = ${written(dropV)} V; ÷ ${written(limits.dropOfV)} = ${written(percent)} %`,
+      )} A·m × ${written(perAM)} ÷ 1000 = ${written(dropV)} V; ÷ ${written(limits.nominalV)} = ${written(percent)} %`,
   }));
   const { zeOhm, mostLoopOhm } = limits;
   const { loopOhmPerM } = conductor;
@@ -111,10 +119,10 @@ export function judgeTrunk(taps: readonly Tap[], conductor: TrunkConductor, limi
         }));
   return {
     taps: figures,
-    carriesEnough: Math.min(limits.setPointA, figures[0]?.trunkA ?? 0) <= conductor.capacityA,
+    carriesEnough: !exceeds(Math.min(limits.setPointA, figures[0]?.trunkA ?? 0), conductor.capacityA),
     dropPercent,
-    dropHolds: percent <= limits.mostDropPercent,
+    dropHolds: !exceeds(percent, limits.mostDropPercent, '%'),
     loop,
-    loopHolds: loop === null || mostLoopOhm === undefined ? null : loop.value <= mostLoopOhm,
+    loopHolds: loop === null || mostLoopOhm === undefined ? null : !exceeds(loop.value, mostLoopOhm, 'Ω'),
   };
 }

@@ -14,7 +14,7 @@ const YEARS = 15;
 export function playedPool(survey: Survey, assessment: Assessment, rules: Rules, seeds: number): object {
   const { outlets, parts } = poolOnSupply(survey, assessment);
   const { setPointA = 0, failSafeA = 0 } = survey.pool ?? {};
-  const guarantees = poolGuarantees(parts, outlets, { setPointA, failSafeA }, rules.leastChargingA.value);
+  const guarantees = poolGuarantees(parts, outlets, { setPointA, failSafeA }, rules);
   const planned = plannedPool(survey, assessment, rules);
   if ('needs' in planned) return { outlets, guarantees, needs: planned.needs };
   const years = planned.curve ? carsAlong(planned.curve, YEARS) : [];

@@ -13,12 +13,7 @@ export function SettingPanel() {
   const { survey, assessment, rules } = useSurvey();
   const { setPointA, failSafeA } = survey.pool ?? {};
   const { outlets, parts } = poolOnSupply(survey, assessment);
-  const found = poolGuarantees(
-    parts,
-    outlets,
-    { setPointA: setPointA ?? 0, failSafeA: failSafeA ?? 0 },
-    rules.leastChargingA.value,
-  );
+  const found = poolGuarantees(parts, outlets, { setPointA: setPointA ?? 0, failSafeA: failSafeA ?? 0 }, rules);
   return (
     <Panel aria-label="How they are held">
       <h2>How they are held</h2>

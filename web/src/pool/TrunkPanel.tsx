@@ -49,7 +49,7 @@ export function TrunkPanel() {
           {
             setPointA: pool.setPointA,
             nominalV: rules.nominalVoltageV.value,
-            dropOfV: isThree ? rules.circuit.lineVoltageV.value : rules.nominalVoltageV.value,
+            phases: isThree ? 3 : 1,
             mostDropPercent: rules.circuit.largestDropPercent.value,
             zeOhm: loopAtStartOhm,
             mostLoopOhm,
