@@ -13,14 +13,14 @@ test('a car park of forty bays: laid out, held, and grown to how many cars it ca
   const row = page.getByRole('region', { name: 'The row of bays' });
   await row.getByRole('textbox', { name: 'Bays' }).fill('40');
   await row.getByRole('button', { name: 'Lay out the row' }).click();
-  const held = page.getByRole('region', { name: 'How they are held' });
-  await held.getByLabel('Set-point on each line').fill('60');
+  const held = page.getByRole('region', { name: 'Set-point and sharing' });
+  await held.getByLabel('Set-point, each phase').fill('60');
   await held.getByLabel('Each outlet’s fail-safe current').fill('0');
   const cars = page.getByRole('region', { name: 'How many cars' });
   await expect(cars.getByText(/^To be played it still needs/)).toBeVisible();
   await cars.locator('summary', { hasText: 'Everything else' }).click();
-  await cars.getByLabel('On each line from 17 to 22 h').fill('30');
-  await cars.getByLabel('On each line at other hours').fill('12');
+  await cars.getByLabel('Each phase, 17:00 to 22:00').fill('30');
+  await cars.getByLabel('Each phase, at other hours').fill('12');
   for (const [label, value] of [
     ['First year', '2030'],
     ['Cars in the first year', '4'],
@@ -40,6 +40,6 @@ test('a car park of forty bays: laid out, held, and grown to how many cars it ca
   // It is kept with the survey, and nothing is wider than a phone.
   await saved(page);
   await page.reload();
-  await expect(row.getByText('40 bays on one line.')).toBeVisible();
+  await expect(row.getByText('40 bays on one phase.')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

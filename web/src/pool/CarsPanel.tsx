@@ -98,8 +98,8 @@ export function CarsPanel() {
       >
         <p className="quiet">Typed here, it stands for the loads of the survey.</p>
         <FieldGrid>
-          <BoundNumber path={['pool', 'otherEveningA']} label="On each line from 17 to 22 h" />
-          <BoundNumber path={['pool', 'otherElseA']} label="On each line at other hours" />
+          <BoundNumber path={['pool', 'otherEveningA']} label="Each phase, 17:00 to 22:00" />
+          <BoundNumber path={['pool', 'otherElseA']} label="Each phase, at other hours" />
         </FieldGrid>
       </More>
       {'needs' in planned ? (

@@ -47,7 +47,7 @@ export function NightPanel({
   const policies = [...new Set(seeds.map((each) => each.policy))];
   return (
     <>
-      <h3>The night it fails</h3>
+      <h3>The worst night</h3>
       <Row style={{ alignItems: 'end' }}>
         <span style={{ minWidth: '14rem' }}>
           <Select
@@ -95,7 +95,7 @@ function Night({ night: { figures, outletsA } }: { readonly night: WorstNight })
   return (
     <>
       <p className="quiet">
-        {figures.cars} cars, from noon to noon; every line of the picture is a bay, the darker the more it draws. Over
+        {figures.cars} cars, from noon to noon; every row of the picture is a bay, the darker the more it draws. Over
         the year {Math.round(figures.shortShare * 365)} mornings fail; whoever had least received{' '}
         {Math.round(figures.fairness[0] * 100)} % of what was needed.
       </p>

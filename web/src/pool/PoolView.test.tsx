@@ -30,14 +30,14 @@ describe('bays and cars', () => {
 
   it('says what is guaranteed, and which part a set-point would pass by how much', async () => {
     await laidOut('4');
-    const held = region('How they are held');
+    const held = region('Set-point and sharing');
     // A fuse of 100 A: 100 × 0.98 − 1 = 97 A; held to 115 A its clamps let (115 + 1) ÷ 0.98 = 118.4 A through.
     expect(within(held).getByText('97 A')).toBeTruthy();
-    type('Set-point on each line', '115', held);
+    type('Set-point, each phase', '115', held);
     type('Each outlet’s fail-safe current', '0', held);
     expect(held.textContent).toContain('18.4 A over 100 A');
     expect(held.textContent).toContain('Lower the set-point.');
-    type('Set-point on each line', '97', held);
+    type('Set-point, each phase', '97', held);
     expect(held.textContent).toContain('Every part of the supply is kept within its rating');
     type('Each outlet’s fail-safe current', '32', held);
     expect(held.textContent).toContain('with a clamp lost');
@@ -52,16 +52,16 @@ describe('bays and cars', () => {
       ],
     });
     await settled();
-    expect(region('How they are held').textContent).not.toContain('Every part');
+    expect(region('Set-point and sharing').textContent).not.toContain('Every part');
     expect(region('How many cars').textContent).toContain('To be played it still needs');
   });
 
   it('judges the trunk with the set-point drawn at its far end', async () => {
     await laidOut('3');
-    type('Set-point on each line', '48', region('How they are held'));
+    type('Set-point, each phase', '48', region('Set-point and sharing'));
     const trunk = region('The trunk along the row');
     type('Volt drop of the cable or bus', '1.75', trunk);
-    type('What it carries as it is laid', '40', trunk);
+    type('Current-carrying capacity, as laid', '40', trunk);
     expect(trunk.textContent).toContain('It carries 40 A and is to carry 48 A.');
     // 32 A at 5 m and 16 A at 2.5 m: 200 A·m × 1.75 mV = 0.35 V, 0.15 % of 230 V.
     expect(trunk.textContent).toContain('At the last tap 0.15 % is lost');

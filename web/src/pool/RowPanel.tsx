@@ -51,10 +51,10 @@ export function RowPanel() {
           <p>
             {outlets.length} bays
             {isThree
-              ? ', each turned on to the line that carries least, the present load counted. Connect them in this order.'
-              : ' on one line.'}
+              ? ', each begun on the phase that carries least, the present load counted. Connect them in this order.'
+              : ' on one phase.'}
           </p>
-          <MoreOnPhone label="Bay by bay" note="the order its lines are connected in, and its outlet">
+          <MoreOnPhone label="Bay by bay" note="the order its phases are connected in, and its outlet">
             <Bays aria-label="Bays in the order of the row">
               {outlets.map((outlet, at) => (
                 <Bay key={outlet.id} outlet={outlet} at={at} onLines={onLines[at]} />
@@ -65,7 +65,7 @@ export function RowPanel() {
       )}
       <LayOut key={outlets.length} />
       {outlets.length > 0 && (
-        <More label="Each bay" note="name, outlet, line, place">
+        <More label="Each bay" note="name, outlet, phase, distance">
           {outlets.map((outlet, at) => (
             <BayFields key={outlet.id} outlet={outlet} at={at} isThree={isThree} />
           ))}
@@ -180,7 +180,7 @@ function BayFields({
       {isThree && (
         <BoundSelect
           path={[...place, 'firstLine']}
-          label="First line"
+          label="First phase"
           options={(['L1', 'L2', 'L3'] as const).map((value) => ({ value, label: value }))}
         />
       )}

@@ -15,10 +15,10 @@ export function SettingPanel() {
   const { outlets, parts } = poolOnSupply(survey, assessment);
   const found = poolGuarantees(parts, outlets, { setPointA: setPointA ?? 0, failSafeA: failSafeA ?? 0 }, rules);
   return (
-    <Panel aria-label="How they are held">
-      <h2>How they are held</h2>
+    <Panel aria-label="Set-point and sharing">
+      <h2>Set-point and sharing</h2>
       <FieldGrid>
-        <BoundNumber path={['pool', 'setPointA']} label="Set-point on each line" />
+        <BoundNumber path={['pool', 'setPointA']} label="Set-point, each phase" />
         <BoundNumber path={['pool', 'failSafeA']} label="Each outlet’s fail-safe current" />
       </FieldGrid>
       <BoundChoice
@@ -62,7 +62,7 @@ function Bounds({
           </>
         ) : (
           <>
-            With everything else at its most <strong>{atOnce}</strong> can charge at once on the fullest line; the
+            With everything else at its most <strong>{atOnce}</strong> can charge at once on the fullest phase; the
             others take turns
           </>
         )}

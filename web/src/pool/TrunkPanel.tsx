@@ -65,11 +65,11 @@ export function TrunkPanel() {
       </p>
       <FieldGrid>
         <BoundNumber path={['pool', 'trunk', 'mVPerAM']} label="Volt drop of the cable or bus" />
-        <BoundNumber path={['pool', 'trunk', 'capacityA']} label="What it carries as it is laid" />
+        <BoundNumber path={['pool', 'trunk', 'capacityA']} label="Current-carrying capacity, as laid" />
       </FieldGrid>
       <More label="Loop impedance" note="of the trunk, where it begins, and what its device allows">
         <FieldGrid>
-          <BoundNumber path={['pool', 'trunk', 'loopMOhmPerM']} label="Loop of the trunk a metre, hot" />
+          <BoundNumber path={['pool', 'trunk', 'loopMOhmPerM']} label="Loop impedance per metre, hot" />
           <BoundNumber path={['pool', 'trunk', 'loopAtStartOhm']} label="Loop impedance where it begins" />
           <BoundNumber path={['pool', 'trunk', 'mostLoopOhm']} label="Most its device allows" />
         </FieldGrid>
