@@ -25,11 +25,14 @@ export class Thumb {
     let keyed = '';
     // The pad of the next figure comes once the one before is taken: a thumb looks before it presses.
     await expect(box).toHaveValue('');
+    const stood = await pad.boundingBox();
     for (const key of text) {
       this.taps += 1;
       await pad.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click();
       keyed += key;
       await expect(box).toHaveValue(keyed);
+      // Keys that move under a thumb are pressed wrong.
+      expect(Math.round((await pad.boundingBox())?.y ?? 0)).toBe(Math.round(stood?.y ?? 0));
     }
   }
   /** The figure that has been keyed is complete. */

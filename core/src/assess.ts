@@ -51,9 +51,9 @@ import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supp
 export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Assessment {
   const { step, joined, each } = steps;
   const given = { survey, rules };
-  const { nodes: recorded } = survey.supply;
-  const tree = step('tree', { recorded, at: equipmentAt(survey.proposals) }, (facts) =>
-    treeOf(facts.recorded, facts.at),
+  const { nodes: recorded, deviceId } = survey.supply;
+  const tree = step('tree', { recorded, at: equipmentAt(survey.proposals), deviceId }, (facts) =>
+    treeOf(facts.recorded, facts.at, facts.deviceId),
   );
   const demand = supplyDemand({ ...given, tree }, steps);
   const { fuses, phases, measured, declared, connected, afterUnmanaged } = demand;

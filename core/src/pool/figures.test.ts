@@ -8,10 +8,12 @@ import type { Outlet } from './pool-year';
 import { LINE_ORDERS, turnedAlong } from './rotation';
 import { alongTrunk, judgeTrunk, worstShares, type Tap } from './trunk';
 
+const NONE_UNSEEN = { L1: 0, L2: 0, L3: 0 };
+
 describe('guarantees of four outlets of 32 A on one line of 100 A, beside 40 A', () => {
   const outlets: Outlet[] = [1, 2, 3, 4].map((at) => ({ id: `o${at}`, lines: ['L1'], mostA: 32 }));
   const part = (otherA: number | null) => [
-    { id: 'fuse', label: 'Cut-out fuse', ratingA: 100, otherA: { L1: otherA, L2: 0, L3: 0 } },
+    { id: 'fuse', label: 'Cut-out fuse', ratingA: 100, otherA: { L1: otherA, L2: 0, L3: 0 }, unseenA: NONE_UNSEEN },
   ];
 
   it('held to 95 A with 6 A to fall back to: holds, each is sure of 13 A, and nine could have 6 A at once', () => {

@@ -14,6 +14,8 @@ export interface SharedPart {
   readonly ratingA: number | null;
   /** The most everything else draws here on each line, in amperes; null where it is not known. */
   readonly otherA: Readonly<Record<Phase, number | null>>;
+  /** What of it the row’s clamps cannot see, since it passes here and not there, in amperes; null where it is not known. */
+  readonly unseenA: Readonly<Record<Phase, number | null>>;
 }
 
 /** How a pool is set: the current its clamps are held to, and what each outlet drops to where a clamp or its link is lost. */
@@ -48,7 +50,7 @@ const LINES: readonly Phase[] = ['L1', 'L2', 'L3'];
 
 /**
  * Judges a pool on every part and line it is on, with the guards of section 10: clamps working, what flows is at most the greater of everything else and the set-point;
- * lost, all outlets at their fail-safe current and everything else. The clamps err as badly as they may, and are taken to see everything at the part, the pool included. Source: guide sections 10 and 16.
+ * lost, all outlets at their fail-safe current and everything else. The clamps err as badly as they may, and what passes a part and not them comes on top. Source: guide sections 10 and 16.
  */
 export function poolGuarantees(
   parts: readonly SharedPart[],
@@ -60,12 +62,13 @@ export function poolGuarantees(
   const guards: PoolGuard[] = [];
   const unknown: { label: string; line: Phase }[] = [];
   let [mostSetPointA, mostFailSafeA, sureA, atOnce] = [Infinity, Infinity, Infinity, Infinity];
-  for (const { id, label, ratingA, otherA } of parts)
+  for (const { id, label, ratingA, otherA, unseenA } of parts)
     for (const line of LINES) {
       const here = outlets.filter(({ lines }) => lines.includes(line));
       const other = otherA[line];
+      const unseen = unseenA[line];
       if (here.length === 0) continue;
-      if (other === null || ratingA === null) {
+      if (other === null || unseen === null || ratingA === null) {
         unknown.push({ label, line });
         continue;
       }
@@ -77,14 +80,14 @@ export function poolGuarantees(
         limitA,
         failSafeA: lostA,
         clamps: [
-          { setPointA, worstA: worstSetPointA(setPointA, rules), blind: given('Not seen', 0, 'A'), sourcesA: 0 },
+          { setPointA, worstA: worstSetPointA(setPointA, rules), blind: given('Not seen', unseen, 'A'), sourcesA: 0 },
         ],
       });
       guards.push({ partId: id, label, line, ratingA, ...verdict });
-      mostSetPointA = Math.min(mostSetPointA, Math.max(0, setPointWithin(ratingA, rules)));
+      mostSetPointA = Math.min(mostSetPointA, Math.max(0, setPointWithin(ratingA - unseen, rules)));
       const spareA = Math.max(0, ratingA - other);
       mostFailSafeA = Math.min(mostFailSafeA, spareA / here.length);
-      const leftA = Math.max(0, Math.min(setPointA, ratingA) - other);
+      const leftA = Math.max(0, Math.min(setPointA + unseen, ratingA) - other);
       sureA = Math.min(sureA, leftA / here.length);
       atOnce = Math.min(atOnce, Math.floor(leftA / leastA + HAIR));
     }

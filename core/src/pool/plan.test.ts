@@ -45,7 +45,7 @@ describe('a pool in a survey', () => {
 
   it('shares every part up to the supply’s own fuse, each with its rating and what else it carries', () => {
     const survey = withPool(settledSurvey(), { outlets: outlets(2), setPointA: 60 });
-    const { parts } = poolOnSupply(survey, assess(survey, rules));
+    const { parts } = poolOnSupply(survey, assess(survey, rules), rules);
     expect(parts.length).toBeGreaterThan(0);
     for (const { ratingA, otherA } of parts) {
       expect(ratingA).toBeGreaterThan(0);
@@ -53,7 +53,7 @@ describe('a pool in a survey', () => {
     }
     // With loads that nobody has counted nothing is guaranteed.
     const uncounted = { ...survey, loads: [{ id: 'x', class: 'cooker' as const }] } as unknown as Survey;
-    expect(poolOnSupply(uncounted, assess(uncounted, rules)).parts[0]?.otherA.L1).toBeNull();
+    expect(poolOnSupply(uncounted, assess(uncounted, rules), rules).parts[0]?.otherA.L1).toBeNull();
   });
 
   it('turns outlets along a three-phase supply, but for those that say their line', () => {
@@ -62,7 +62,7 @@ describe('a pool in a survey', () => {
       { ...base, supply: { ...base.supply, phases: 3 } },
       { outlets: [...outlets(3), { id: 'own', firstLine: 'L2' as const, phases: 1 as const }], setPointA: 60 },
     );
-    const { outlets: found } = poolOnSupply(survey, assess(survey, rules));
+    const { outlets: found } = poolOnSupply(survey, assess(survey, rules), rules);
     expect(new Set(found.slice(0, 3).map(({ lines }) => lines[0])).size).toBe(3);
     expect(found[3]).toEqual({ id: 'own', lines: ['L2'], mostA: 32 });
   });

@@ -1,22 +1,15 @@
+import { assess } from '../assess';
 import type { Assessment } from '../assessment';
+import type { NodeAssessment } from '../nodes/node-assessment';
 import type { Rules } from '../rules/rules';
 import type { PoolDrivers, PoolOutlet } from '../survey/pool';
 import type { Survey } from '../survey/survey';
 import { nodeName, type Phase } from '../survey/words/words';
-import { supplyTree, towardsStreet, hangsFrom, type TreeNode } from '../tree/supply-tree';
+import { supplyTree, towardsStreet, hangsFrom, protects, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import { nodeOf } from '../tree/sets-below';
 import type { Appliance } from '../trial/appliance';
 import { isCharger } from '../survey/words/kinds';
-import {
-  applianceOf,
-  Caps,
-  foundEquipment,
-  foundLoads,
-  ownEquipment,
-  ownLoads,
-  partsOnTheWay,
-  Sums,
-} from '../trial/house-plan';
+import { applianceOf, Caps, foundEquipment, foundLoads, ownEquipment, ownLoads, Sums } from '../trial/house-plan';
 import { householdYear, MINUTES_A_DAY, MINUTES_A_YEAR } from '../trial/household';
 import { USUAL_DRIVERS, type DriverKind } from './drivers';
 import type { Curve } from './growth';
@@ -61,33 +54,64 @@ const EVENING = [17 * 60, 22 * 60] as const;
  * The outlets of a survey’s pool on their lines, as recorded or as proposed, and every part of the supply between them and its own fuse, each with what else is to be
  * connected there, the survey’s new equipment included.
  */
-export function poolOnSupply(survey: Survey, assessment: Assessment): PoolOnSupply {
+export function poolOnSupply(survey: Survey, assessment: Assessment, rules: Rules): PoolOnSupply {
   const pool = survey.pool ?? { outlets: [] };
   const tree = supplyTree(survey);
   const lines = assessment.supply.phases;
   const nodes = new Map(assessment.nodes.map((each) => [each.id, each]));
   const top = tree.device ?? tree.root;
   const way = towardsStreet(pool.nodeId === undefined ? top : nodeOf(tree, pool.nodeId)).filter(
-    (here: TreeNode) => top === null || here === top || hangsFrom(here, top),
+    // Of what stands before this supply’s own fuse, the other fuses are shared as well.
+    (here: TreeNode) => top === null || hangsFrom(here, top) || protects(here),
   );
-  const parts = way.flatMap(({ node }): SharedPart[] => {
+  const clamps = clampedAt(survey, tree);
+  const unseen = clamps === null ? new Map<string, NodeAssessment>() : nodesWithout(survey, tree, clamps, rules);
+  const parts = way.flatMap((here): SharedPart[] => {
+    const { node } = here;
     const found = nodes.get(node.id);
     if (!found) return [];
-    const of = (line: Phase): number | null => {
-      const figure = found.after[line];
-      // A demand with something missing is a lower bound, and nothing is guaranteed beside it.
-      return figure === undefined || figure.bound === 'at-least' ? null : figure.value;
-    };
+    const sees = clamps === null || hangsFrom(here, clamps);
     return [
       {
         id: node.id,
         label: nodeName(node),
         ratingA: found.ratingA,
-        otherA: { L1: of('L1'), L2: of('L2'), L3: of('L3') },
+        otherA: demandOn(found),
+        unseenA: sees ? { L1: 0, L2: 0, L3: 0 } : demandOn(unseen.get(node.id)),
       },
     ];
   });
   return { outlets: onLines(pool.outlets, lines, parts.at(-1)?.otherA), parts };
+}
+
+/** The part a row’s clamps sit on: as recorded, or where the row hangs. */
+function clampedAt({ pool }: Survey, tree: SupplyTree): TreeNode | null {
+  return tree.byId.get(pool?.clampNodeId ?? pool?.nodeId ?? '') ?? tree.device ?? tree.root;
+}
+
+/** What every part carries of what does not pass the clamps. */
+function nodesWithout(survey: Survey, tree: SupplyTree, clamps: TreeNode, rules: Rules): Map<string, NodeAssessment> {
+  const passes = ({ nodeId }: { readonly nodeId?: string }): boolean => !hangsFrom(nodeOf(tree, nodeId), clamps);
+  const { nodes } = assess(
+    {
+      ...survey,
+      // The limiting device stays the one it is, whatever equipment is left.
+      supply: { ...survey.supply, ...(tree.device ? { deviceId: tree.device.node.id } : {}) },
+      loads: survey.loads.filter(passes),
+      proposals: survey.proposals.filter(passes),
+    },
+    rules,
+  );
+  return new Map(nodes.map((each) => [each.id, each]));
+}
+
+/** What a part carries on each line; a demand with something missing is a lower bound, and nothing is guaranteed beside it. */
+function demandOn(node: NodeAssessment | undefined): SharedPart['otherA'] {
+  const of = (line: Phase): number | null => {
+    const figure = node?.after[line];
+    return figure === undefined || figure.bound === 'at-least' ? null : figure.value;
+  };
+  return { L1: of('L1'), L2: of('L2'), L3: of('L3') };
 }
 
 function onLines(
@@ -123,7 +147,7 @@ export function plannedPool(
   if ('needs' in elsewhere) return elsewhere;
   const { firstYear, startCars = 0, ceilingCars = pool.outlets.length, middleYear } = pool;
   return {
-    outlets: poolOnSupply(survey, assessment).outlets,
+    outlets: poolOnSupply(survey, assessment, rules).outlets,
     kinds: pool.drivers === undefined || pool.drivers.length === 0 ? USUAL_DRIVERS : pool.drivers.map(kindOf),
     setPointA: pool.setPointA,
     elsewhere,
@@ -160,8 +184,9 @@ function elsewhereOf(survey: Survey, assessment: Assessment, rules: Rules): Else
   const unsized = [...loads, ...equipment].filter(({ currentA }) => currentA === null);
   if (unsized.length > 0) return { needs: `The size of ${unsized.map(({ label }) => label).join(', ')}.` };
   const sums = new Sums(survey, [...loads, ...equipment]);
-  const [own] = partsOnTheWay(sums, assessment, []);
-  if (!own) return { needs: 'The fuse rating of the supply.' };
+  const clamps = clampedAt(survey, tree);
+  if (!clamps) return { needs: 'The supply.' };
+  const seen = assessment.supply.phases.map((phase) => sums.at(clamps, phase));
   const caps = new Caps(survey, assessment, tree, [...loads, ...equipment], rules);
   const appliances = [...foundLoads(survey, loads, rules), ...foundEquipment(survey, equipment)].map((each) =>
     applianceOf(each, sums, caps),
@@ -172,7 +197,7 @@ function elsewhereOf(survey: Survey, assessment: Assessment, rules: Rules): Else
     sums: sums.all.length,
     lines: LINES.map((line) => {
       const at = assessment.supply.phases.indexOf(line);
-      return at < 0 ? null : (own.sums[at] ?? null);
+      return at < 0 ? null : (seen[at] ?? null);
     }),
     nominalV: rules.nominalVoltageV.value,
   };

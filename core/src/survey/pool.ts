@@ -1,3 +1,5 @@
+import { ANSWERS, type Answer } from './words/words';
+import { BAY_SUPPLIES, CROSSED, type BaySupply, type Crossed } from './words/site-words';
 import { POOL_POLICIES, type PoolPolicy } from './words/pool-words';
 import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text } from './fields';
 
@@ -11,6 +13,16 @@ export class PoolOutlet {
   @Quantity('A', 6, 125) mostA?: number;
   /** From where the trunk begins. */
   @Quantity('m', 0, 2000) alongM?: number;
+
+  /** Where it could hang instead: the limiting device of its owner’s supply, and the way from there. */
+  @Reference('supply.nodes') ownNodeId?: string;
+  @Quantity('m', 0, 2000) ownRouteM?: number;
+  @OneOf(CROSSED) crosses?: Crossed;
+  /** Who has to agree to that way, and whether they do. */
+  @Text(200) mustAgree?: string;
+  @OneOf(ANSWERS) agreed?: Answer;
+  /** Which supply feeds it, where somebody has settled that. */
+  @OneOf(BAY_SUPPLIES) pinned?: BaySupply;
 }
 
 /** Drivers of one kind. Hours are of the clock; spreads are standard deviations. */
@@ -58,6 +70,8 @@ export class Pool {
   @ListOf(() => PoolOutlet, 200) outlets: PoolOutlet[] = [];
   /** The part of the supply it hangs from; left out, this supply's own fuse. */
   @Reference('supply.nodes') nodeId?: string;
+  /** Where its clamps sit; left out, where it hangs. */
+  @Reference('supply.nodes') clampNodeId?: string;
   @Quantity('A', 0, 3000) setPointA?: number;
   /** Of each outlet, where a clamp or its link is lost. */
   @Quantity('A', 0, 125) failSafeA?: number;

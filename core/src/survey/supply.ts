@@ -109,5 +109,7 @@ export class SupplyNode {
 /** The supply tree, as a list whose members say what feeds them. */
 export class Supply {
   @OneOf([1, 3]) phases?: 1 | 3;
+  /** Of several supplies behind one intake, the fuse of the one this survey is about; left out, the outermost on the way to the new equipment. */
+  @Reference('supply.nodes') deviceId?: string;
   @ListOf(() => SupplyNode, 400) nodes: SupplyNode[] = [];
 }

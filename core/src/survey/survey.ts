@@ -14,6 +14,7 @@ import { Pool } from './pool';
 import { Proposal, SupplyRequest } from './proposal';
 import { PutOff } from './put-off';
 import { Reading } from './reading';
+import { Site } from './site';
 import { Supply } from './supply';
 import { TrialRecord } from './trial';
 import { BASES, type Basis } from './words/words';
@@ -51,6 +52,7 @@ export class Survey {
   @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
   @Part(() => Driver) driver?: Driver;
   @Part(() => Pool) pool?: Pool;
+  @Part(() => Site) site?: Site;
   @Part(() => OptionChoice) choice?: OptionChoice;
   @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();

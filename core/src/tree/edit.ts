@@ -3,6 +3,7 @@
  * was: nothing is left hanging from a node that has gone, and one node stays nearest the street.
  */
 import { plainSurvey } from '../survey/opening/read';
+import type { Pool } from '../survey/pool';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
 import { STARTING_SHAPES } from './shapes';
@@ -120,6 +121,11 @@ function rehung(survey: Survey, to: (id: string) => string | undefined): Survey 
     loads: survey.loads.map(led),
     ...(survey.generation ? { generation: survey.generation.map(led) } : {}),
     readings: survey.readings.map(led),
+    supply: without(survey.supply, 'deviceId', present),
+    ...(survey.pool ? { pool: rehungPool(led(survey.pool), present) } : {}),
+    ...(survey.site
+      ? { site: { ...survey.site, supplies: survey.site.supplies.filter(({ nodeId }) => present.has(nodeId ?? '')) } }
+      : {}),
     proposals: survey.proposals.map((proposal) => {
       const { clampNodeId, moreClamps, ...limiter } = proposal.limiter;
       const stays = clampNodeId !== undefined && present.has(clampNodeId);
@@ -132,4 +138,23 @@ function rehung(survey: Survey, to: (id: string) => string | undefined): Survey 
       });
     }),
   });
+}
+
+/** A row whose clamps, or whose owners’ supplies, were on something that has gone has them nowhere. */
+function rehungPool(pool: Pool, present: ReadonlySet<string>): Pool {
+  return {
+    ...without(pool, 'clampNodeId', present),
+    outlets: pool.outlets.map((outlet) => without(outlet, 'ownNodeId', present)),
+  };
+}
+
+/** A thing without the link it has under a name, where that leads to something that has gone. */
+function without<K extends string, T extends { readonly [key in K]?: string }>(
+  thing: T,
+  key: K,
+  present: ReadonlySet<string>,
+): T {
+  if (thing[key] === undefined || present.has(thing[key])) return thing;
+  const { [key]: _gone, ...rest } = thing;
+  return rest as T;
 }

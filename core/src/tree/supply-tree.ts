@@ -23,7 +23,7 @@ export interface SupplyTree {
 
 /** The tree of a valid survey's supply. A survey without nodes gives an empty tree. */
 export function supplyTree({ supply, proposals }: Pick<Survey, 'supply' | 'proposals'>): SupplyTree {
-  return treeOf(supply.nodes, equipmentAt(proposals));
+  return treeOf(supply.nodes, equipmentAt(proposals), supply.deviceId);
 }
 
 /** What the new equipment hangs from, as far as anybody has said so: that decides which fuse limits it. */
@@ -31,8 +31,8 @@ export function equipmentAt(proposals: Survey['proposals']): string | undefined 
   return proposals.find(({ nodeId }) => nodeId)?.nodeId;
 }
 
-/** The tree of these nodes, its limiting device the one that feeds the node named. */
-export function treeOf(supply: readonly SupplyNode[], equipment: string | undefined): SupplyTree {
+/** The tree of these nodes, its limiting device the one that is said to be it, or else the one that feeds the node named. */
+export function treeOf(supply: readonly SupplyNode[], equipment: string | undefined, said?: string): SupplyTree {
   const made = new Map<string, TreeNode & { parent: TreeNode | null }>();
   for (const node of supply) made.set(node.id, { node, parent: null, children: [] });
   let root: TreeNode | null = null;
@@ -44,7 +44,7 @@ export function treeOf(supply: readonly SupplyNode[], equipment: string | undefi
     } else root ??= here;
   }
   const nodes = root ? below(root) : [];
-  const device = limitingDevice(nodes, made.get(equipment ?? '') ?? null);
+  const device = made.get(said ?? '') ?? limitingDevice(nodes, made.get(equipment ?? '') ?? null);
   const boards = (device ? below(device) : nodes).filter(({ node }) => node.kind === 'board');
   return { root, nodes, byId: made, device, unplaced: commonFeeder(boards) ?? device ?? root };
 }

@@ -12,7 +12,7 @@ const YEARS = 15;
 
 /** What the command line prints of a survey’s pool: its outlets on their lines, what is guaranteed, and, with seeds to play, how many cars each policy carries and until when. */
 export function playedPool(survey: Survey, assessment: Assessment, rules: Rules, seeds: number): object {
-  const { outlets, parts } = poolOnSupply(survey, assessment);
+  const { outlets, parts } = poolOnSupply(survey, assessment, rules);
   const { setPointA = 0, failSafeA = 0 } = survey.pool ?? {};
   const guarantees = poolGuarantees(parts, outlets, { setPointA, failSafeA }, rules);
   const planned = plannedPool(survey, assessment, rules);

@@ -3,6 +3,7 @@ import type { LookStop } from '@keen-gauge/core/look-list';
 import { settlingPath } from '@keen-gauge/core/settling-path';
 import type { PutOffTo } from '@keen-gauge/core/survey/put-off';
 import { ArrowLeft, ArrowRight, CircleHelp } from 'lucide-react';
+import { useState } from 'react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -132,6 +133,8 @@ export function PassCard({
 }: PassCardProps) {
   const { survey, store, job, me } = useSurvey();
   const navigate = useNavigate();
+  // Worded as it was when the card came: a title that is reworded while its answer is keyed would move the keys.
+  const [asked] = useState({ title: question.title, why: question.why });
   const choose = (to: PutOffTo | 'station'): void => {
     if (to === 'station') {
       void navigate(fieldUrl(job.id, question.station, settlingPath(question)));
@@ -154,13 +157,13 @@ export function PassCard({
       <Disclosure>
         <TitleRow>
           <h1 id="station-name" tabIndex={-1} ref={heading}>
-            {question.title}
+            {asked.title}
           </h1>
           <Opener slot="trigger" aria-label="How to find out">
             <CircleHelp size={20} aria-hidden />
           </Opener>
         </TitleRow>
-        <Why>{question.why}</Why>
+        <Why>{asked.why}</Why>
         <DisclosurePanel>
           <p>
             {question.remedy}

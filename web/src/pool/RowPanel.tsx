@@ -39,9 +39,9 @@ const Bays = styled.ol`
 
 /** The row as it is laid out, bay by bay, and how to lay it out. */
 export function RowPanel() {
-  const { survey, assessment } = useSurvey();
+  const { survey, assessment, rules } = useSurvey();
   const outlets = survey.pool?.outlets ?? [];
-  const { outlets: onLines } = poolOnSupply(survey, assessment);
+  const { outlets: onLines } = poolOnSupply(survey, assessment, rules);
   const isThree = assessment.supply.phases.length === 3;
   return (
     <Panel aria-label="The row of bays">

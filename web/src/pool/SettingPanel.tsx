@@ -12,7 +12,7 @@ import { useSurvey } from '../survey/SurveyContext';
 export function SettingPanel() {
   const { survey, assessment, rules } = useSurvey();
   const { setPointA, failSafeA } = survey.pool ?? {};
-  const { outlets, parts } = poolOnSupply(survey, assessment);
+  const { outlets, parts } = poolOnSupply(survey, assessment, rules);
   const found = poolGuarantees(parts, outlets, { setPointA: setPointA ?? 0, failSafeA: failSafeA ?? 0 }, rules);
   return (
     <Panel aria-label="Set-point and sharing">

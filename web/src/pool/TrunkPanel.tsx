@@ -31,7 +31,7 @@ const TapAt = styled.li`
 export function TrunkPanel() {
   const { survey, assessment, rules } = useSurvey();
   const { pool } = survey;
-  const { outlets } = poolOnSupply(survey, assessment);
+  const { outlets } = poolOnSupply(survey, assessment, rules);
   const missing = pool?.outlets.some(({ alongM }) => alongM === undefined) ?? true;
   const { mVPerAM, capacityA, loopMOhmPerM, loopAtStartOhm, mostLoopOhm } = pool?.trunk ?? {};
   const isThree = assessment.supply.phases.length === 3;

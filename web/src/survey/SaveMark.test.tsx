@@ -43,7 +43,7 @@ it('says nothing more than saved while all is well', async () => {
   const { store, run, says } = shown(() => ({ kind: 'saved', saved: { revisionId: 'r2', seq: 2 } }));
   expect(says()).toBe('Saved');
   type(store);
-  expect(says()).toBe('Not saved yet');
+  expect(says()).toBe('Not saved');
   await run();
   expect(says()).toBe('Saved');
 });

@@ -7,7 +7,7 @@ import type { SurveyStore } from './survey-store';
 
 const MARKS = {
   saved: [Check, 'Saved'],
-  waiting: [PencilLine, 'Not saved yet'],
+  waiting: [PencilLine, 'Not saved'],
   saving: [RefreshCw, 'Saving'],
   offline: [CloudOff, 'Not saved: no connection.'],
   unavailable: [CloudOff, 'Not saved: the server is not ready. It is sent again by itself.'],
@@ -22,6 +22,8 @@ const Frame = styled.span`
   align-items: center;
   gap: 0 0.35rem;
   font-size: 0.9rem;
+  /* As wide whichever of the usual three it says: keys below must not move under a thumb because something was saved. */
+  min-width: 5.8rem;
   /* What there is to press stands under the words where there is little room, and beside them otherwise. */
   & > :nth-child(n + 3) {
     grid-column: 2;

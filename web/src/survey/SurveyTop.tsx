@@ -20,7 +20,7 @@ const Top = styled.section`
 `;
 
 const Name = styled.span`
-  flex: 1 1 7rem;
+  flex: 1 1 4.5rem;
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
