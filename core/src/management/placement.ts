@@ -47,6 +47,12 @@ export function placementFindings(survey: Survey, tree: SupplyTree, existing: re
 /** Nodes whose incoming conductor is the operator’s or the meter operator’s. */
 export const BEFORE_THE_METER: readonly NodeKind[] = ['service', 'cut-out', 'meter'];
 
+/** Of a way towards the street, what is on the customer’s side: everything up to the meter, and nothing that stands before it. */
+export function customersSide(way: readonly TreeNode[]): TreeNode[] {
+  const meter = way.findIndex(({ node }) => node.kind === 'meter');
+  return (meter < 0 ? way : way.slice(0, meter)).filter(({ node }) => !BEFORE_THE_METER.includes(node.kind));
+}
+
 /** The node a clamp sits on, where its conductor is not the customer’s. */
 export function beforeMeter(clampNodeId: string | undefined, tree: SupplyTree): TreeNode | undefined {
   const clamp = clampNodeId === undefined ? undefined : tree.byId.get(clampNodeId);

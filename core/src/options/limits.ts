@@ -2,7 +2,7 @@ import { wholeBelow } from '../rules/rounding';
 /** The ways of limiting chargers: not at all, a fixed setting, a clamp; each as a change of a survey that is then judged like any other. */
 import { assess } from '../assess';
 import { setPointWithin } from '../management/clamp-limit';
-import { BEFORE_THE_METER } from '../management/placement';
+import { customersSide } from '../management/placement';
 import { settingBounds, stepAtMost } from '../management/set-points';
 import { settingsOf } from '../management/settings';
 import type { Rules } from '../rules/rules';
@@ -119,7 +119,7 @@ function failSafeWithin(boundA: number, settingsA: readonly number[] | undefined
 
 /** Where the controller's own clamp sits: as recorded where that carries every charger on the customer's side, else the first such part after the meter. */
 function mainClamp(chargers: readonly Proposal[], shared: readonly TreeNode[]): TreeNode | null {
-  const usable = shared.filter(({ node }) => !BEFORE_THE_METER.includes(node.kind));
+  const usable = customersSide(shared);
   const recorded = chargers.flatMap(({ limiter }) => usable.find(({ node }) => node.id === limiter.clampNodeId) ?? []);
   return recorded[0] ?? usable.at(-1) ?? null;
 }

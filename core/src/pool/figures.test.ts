@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { gbDefault as rules } from '../rules/gb-default';
 import { billed, coveringPrice } from './billing';
 import { carsAlong, carriedSpread, yearReached } from './growth';
-import { groupDemand } from './group-demand';
 import { poolGuarantees } from './guarantees';
 import type { Outlet } from './pool-year';
 import { LINE_ORDERS, turnedAlong } from './rotation';
@@ -178,8 +177,4 @@ describe('billing back', () => {
     ]);
     expect(billed(40, [6000], 0.3, null)[0]?.ownPence).toBeNull();
   });
-});
-
-it('group demand of 24 gas-heated dwellings: 24 × 1.6 + 12 = 50.4 kW', () => {
-  expect(groupDemand(24, 1.6, 12).value).toBeCloseTo(50.4, 9);
 });

@@ -140,6 +140,8 @@ export const gbDefault: Rules = {
   commissioningLeastA: { value: 5, source: 'house rule: a kettle or a heater, well above an ampere of error' },
   commissioningPercent: { value: 5, source: 'house rule: clamp and instrument together' },
   clampStepA: { value: 1, source: 'house rule: many controllers take whole amperes' },
+  groupEachKw: { value: 2, source: 'house rule: the upper of operators’ usual figures for gas-heated dwellings' },
+  groupOnceKw: { value: 12, source: 'house rule: operators’ usual figure' },
   clampErrorPercent: { value: 2, source: 'house rule: split-core clamps of usual class' },
   earthing: gbEarthing,
   circuit: gbCircuit,

@@ -90,6 +90,9 @@ export interface Rules {
   readonly costBandWords: Readonly<Record<CostBand, string>>;
   /** How far below the bound a set-point is usually put, in amperes and in per cent. */
   readonly setPointMargin: Ruled<{ readonly amperes: number; readonly percent: number }>;
+  /** Group demand of dwellings for planning: for each that is heated by gas, and once, in kilowatts. */
+  readonly groupEachKw: Ruled<number>;
+  readonly groupOnceKw: Ruled<number>;
   readonly clampErrorPercent: Ruled<number>;
   /** The steps in which a controller takes a clamp's reading, what is between them cut off. */
   readonly clampStepA: Ruled<number>;

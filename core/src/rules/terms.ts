@@ -39,6 +39,8 @@ export const NUMBER_TERMS: readonly NumberTerm[] = [
   term('leastLogDays', 'Days a log must cover to declare from it', 'days', 1, 365, true),
   term('sureLogDays', 'Days from which nothing is said of its shortness', 'days', 1, 365, true),
   term('leastLogCoveragePercent', 'How much of its span a log must cover', '%', 1, 100),
+  term('groupEachKw', 'Group demand, each dwelling', 'kW', 0.1, 50),
+  term('groupOnceKw', 'Group demand, once', 'kW', 0, 500),
   term('clampErrorPercent', 'Error of clamps', '%', 0, 20),
   term('commissioningPercent', 'Greatest difference when a limiter is commissioned', '%', 0, 50),
   term('kwhPerMile', 'Energy a mile takes', 'kWh', 0.05, 2),

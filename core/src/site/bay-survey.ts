@@ -1,0 +1,92 @@
+import { customersSide } from '../management/placement';
+import type { Outlet } from '../pool/pool-year';
+import type { PoolOutlet } from '../survey/pool';
+import type { Proposal } from '../survey/proposal';
+import type { Survey } from '../survey/survey';
+import type { LoadPhase } from '../survey/words/words';
+import { phaseAt, supplyTree, towardsStreet, type SupplyTree } from '../tree/supply-tree';
+import { boardOf } from './supplies';
+
+const USUAL_OUTLET_A = 32;
+
+/** What an outlet may draw. */
+export function outletA(bay: PoolOutlet): number {
+  return bay.mostA ?? USUAL_OUTLET_A;
+}
+
+/** The survey with this new equipment alone, and no row. */
+export function withEquipment({ pool: _pool, ...survey }: Survey, proposals: readonly Proposal[]): Survey {
+  return { ...survey, proposals: [...proposals] };
+}
+
+/** A bay’s charger on its owner’s board, on three lines only where the board has them. */
+export function ownEquipment(survey: Survey, bay: PoolOutlet): Proposal {
+  const tree = supplyTree(survey);
+  const nodeId = boardOf(tree, bay.ownNodeId ?? '');
+  const three = survey.supply.phases === 3 && bay.phases !== 1 && phaseAt(tree.byId.get(nodeId) ?? null) === undefined;
+  return {
+    id: bay.id,
+    kind: 'vehicle-charger',
+    label: bay.label ?? 'Bay charger',
+    ratedA: outletA(bay),
+    phases: three ? 3 : 1,
+    nodeId,
+    limiter: { kind: 'none' },
+    ...(bay.ownRouteM === undefined
+      ? {}
+      : {
+          circuit: {
+            cableType: 'armoured',
+            cpc: 'core',
+            segments: [
+              {
+                id: 'way',
+                lengthM: bay.ownRouteM,
+                laid: 'clipped',
+                circuitsTogether: 1,
+                ambientC: AIR_C,
+                insulationMm: 0,
+              },
+            ],
+          },
+        }),
+  };
+}
+
+/** The air a cable along walls and lofts is taken to lie in. */
+const AIR_C = 30;
+
+/** Where a row’s clamps go that nobody has put anywhere: on the first part after the meter, on the way to where it hangs. */
+export function clampPlace(tree: SupplyTree, nodeId: string): string {
+  const usable = customersSide(towardsStreet(tree.byId.get(nodeId) ?? null));
+  return usable.at(-1)?.node.id ?? nodeId;
+}
+
+/**
+ * A row as new equipment behind its clamps, outlets on the same lines together: how it bears on everything it shares. Nothing where the row hangs nowhere, or is held to nothing.
+ */
+export function rowEquipment({ pool }: Survey, outlets: readonly Outlet[]): Proposal[] {
+  if (!pool?.nodeId || pool.setPointA === undefined) return [];
+  const groups = new Map<string, Outlet[]>();
+  for (const outlet of outlets) {
+    const on = outlet.lines.length === 1 ? (outlet.lines[0] ?? 'L1') : 'all';
+    groups.set(on, [...(groups.get(on) ?? []), outlet]);
+  }
+  const { nodeId, clampNodeId = nodeId, setPointA, failSafeA = 0 } = pool;
+  return [...groups].map(([on, members]): Proposal => ({
+    id: `row-${on}`,
+    kind: 'vehicle-charger',
+    label: `The row of bays${on === 'all' ? '' : `, ${on}`}`,
+    ratedA: members.reduce((total, { mostA }) => total + mostA, 0),
+    phases: on === 'all' ? 3 : 1,
+    phase: on as LoadPhase,
+    nodeId,
+    limiter: {
+      kind: 'clamp',
+      clampNodeId,
+      setPointA,
+      failSafeA: members.length * failSafeA,
+      fit: { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', phase: 'all' },
+    },
+  }));
+}
