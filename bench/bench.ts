@@ -17,6 +17,7 @@ import { benchHomes } from './homes';
 import { benchPhone } from './phone';
 import { benchPool } from './pool';
 import { benchNoSignal } from './no-signal';
+import { benchSite } from './site';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
 import { benchTyping } from './typing';
@@ -37,6 +38,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   diary: benchDiary,
   homes: benchHomes,
   pool: benchPool,
+  site: benchSite,
   trial: benchTrial,
   'trial-page': benchTrialPage,
 };

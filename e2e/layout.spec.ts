@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, newJob, signIn, test } from './journey';
 import { layoutFaults } from './layout';
 
-const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'review', 'pool', 'history'];
+const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'review', 'pool', 'site', 'history'];
 
 /** Where the application itself may break: each with a heading of its own. */
 const PAGES = [

@@ -39,6 +39,22 @@ describe('guarantees of four outlets of 32 A on one line of 100 A, beside 40 A',
       { holds: false, failSafeOverA: 4 },
     ]);
   });
+  it('counts on top what passes the fuse and not the clamps: of 40 A 20 A unseen leave a set-point of (100 − 20) × 0.98 − 1 = 77 A', () => {
+    const unseen = part(40).map((each) => ({ ...each, unseenA: { L1: 20, L2: 0, L3: 0 } }));
+    const found = poolGuarantees(unseen, outlets, { setPointA: 77, failSafeA: 0 }, rules);
+    expect(found.mostSetPointA).toBe(77);
+    expect(found.guards).toMatchObject([{ holds: true }]);
+    // (78 + 1) ÷ 0.98 + 20 = 100.6 A.
+    const [over] = poolGuarantees(unseen, outlets, { setPointA: 78, failSafeA: 0 }, rules).guards;
+    expect(over?.holds).toBe(false);
+    expect(over?.overA).toBeCloseTo(0.61, 2);
+    // The controller lets the row have what its clamps see free: 77 + 20 − 40 = 57 A, 14 A each.
+    expect(found.sureA).toBe(14);
+  });
+  it('is not known where nobody knows what the clamps cannot see', () => {
+    const blind = part(40).map((each) => ({ ...each, unseenA: { L1: null, L2: 0, L3: 0 } }));
+    expect(poolGuarantees(blind, outlets, { setPointA: 50, failSafeA: 0 }, rules).mostSetPointA).toBeNull();
+  });
   it('beside 80 A nobody is sure of 6 A, two at once can have it', () => {
     // (95 − 80) ÷ 4 = 3.75; 15 ÷ 6 = 2.5.
     expect(poolGuarantees(part(80), outlets, { setPointA: 95, failSafeA: 0 }, rules)).toMatchObject({

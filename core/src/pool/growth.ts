@@ -93,13 +93,13 @@ export function figuresOf({ cars, daysShort, worstDay, drawnA }: PoolYear): Pool
 }
 
 /**
- * How many cars a plan carries under one seed: the most at which no more than one morning in twenty fails, found by halving; never more than it has outlets. `told` hears of
+ * How many cars a plan carries under one seed: the most at which no more than one morning in twenty fails; a car in every bay is tried first, then by halving. `told` hears of
  * every year that is played.
  */
 export function carried(plan: PoolPlan, seed: number, told: (figures: PoolFigures) => void = () => undefined): number {
   let [holds, fails] = [0, plan.outlets.length + 1];
   while (fails - holds > 1) {
-    const tried = (holds + fails) >> 1;
+    const tried = holds === 0 && fails > plan.outlets.length ? plan.outlets.length : (holds + fails) >> 1;
     const figures = playCars(plan, tried, seed);
     told(figures);
     if (figures.shortShare <= MOST_SHORT_SHARE) holds = tried;

@@ -58,18 +58,21 @@ export function poolOnSupply(survey: Survey, assessment: Assessment, rules: Rule
   const pool = survey.pool ?? { outlets: [] };
   const tree = supplyTree(survey);
   const lines = assessment.supply.phases;
-  const nodes = new Map(assessment.nodes.map((each) => [each.id, each]));
+  const beside = withoutOutlets(survey, tree);
+  const { nodes: found } = beside === survey ? assessment : assess(beside, rules);
+  const nodes = new Map(found.map((each) => [each.id, each]));
   const top = tree.device ?? tree.root;
   const way = towardsStreet(pool.nodeId === undefined ? top : nodeOf(tree, pool.nodeId)).filter(
     // Of what stands before this supply’s own fuse, the other fuses are shared as well.
     (here: TreeNode) => top === null || hangsFrom(here, top) || protects(here),
   );
   const clamps = clampedAt(survey, tree);
-  const unseen = clamps === null ? new Map<string, NodeAssessment>() : nodesWithout(survey, tree, clamps, rules);
+  const unseen = clamps === null ? null : nodesWithout(beside, tree, clamps, rules);
   const parts = way.flatMap((here): SharedPart[] => {
     const { node } = here;
     const found = nodes.get(node.id);
-    if (!found) return [];
+    // What bears no rating and breaks nothing is asked about by the checks of the chain, as for any other equipment.
+    if (!found || (found.ratingA === null && !protects(here))) return [];
     const sees = clamps === null || hangsFrom(here, clamps);
     return [
       {
@@ -77,11 +80,23 @@ export function poolOnSupply(survey: Survey, assessment: Assessment, rules: Rule
         label: nodeName(node),
         ratingA: found.ratingA,
         otherA: demandOn(found),
-        unseenA: sees ? { L1: 0, L2: 0, L3: 0 } : demandOn(unseen.get(node.id)),
+        unseenA: sees || unseen === null ? { L1: 0, L2: 0, L3: 0 } : demandOn(unseen.get(node.id)),
       },
     ];
   });
   return { outlets: onLines(pool.outlets, lines, parts.at(-1)?.otherA), parts };
+}
+
+/** The survey without the outlets of its row among the new equipment: an outlet that is there already bears the same id. The limiting device stays the one it is. */
+function withoutOutlets(survey: Survey, tree: SupplyTree): Survey {
+  const outlets = new Set(survey.pool?.outlets.map(({ id }) => id));
+  const proposals = survey.proposals.filter(({ id }) => !outlets.has(id));
+  if (proposals.length === survey.proposals.length) return survey;
+  return {
+    ...survey,
+    supply: { ...survey.supply, ...(tree.device ? { deviceId: tree.device.node.id } : {}) },
+    proposals,
+  };
 }
 
 /** The part a row’s clamps sit on: as recorded, or where the row hangs. */
@@ -89,16 +104,23 @@ function clampedAt({ pool }: Survey, tree: SupplyTree): TreeNode | null {
   return tree.byId.get(pool?.clampNodeId ?? pool?.nodeId ?? '') ?? tree.device ?? tree.root;
 }
 
-/** What every part carries of what does not pass the clamps. */
-function nodesWithout(survey: Survey, tree: SupplyTree, clamps: TreeNode, rules: Rules): Map<string, NodeAssessment> {
+/** What every part carries of what does not pass the clamps; null where nothing passes them by. */
+function nodesWithout(
+  survey: Survey,
+  tree: SupplyTree,
+  clamps: TreeNode,
+  rules: Rules,
+): Map<string, NodeAssessment> | null {
   const passes = ({ nodeId }: { readonly nodeId?: string }): boolean => !hangsFrom(nodeOf(tree, nodeId), clamps);
+  const [loads, proposals] = [survey.loads.filter(passes), survey.proposals.filter(passes)];
+  if (loads.length + proposals.length === 0) return null;
   const { nodes } = assess(
     {
       ...survey,
       // The limiting device stays the one it is, whatever equipment is left.
       supply: { ...survey.supply, ...(tree.device ? { deviceId: tree.device.node.id } : {}) },
-      loads: survey.loads.filter(passes),
-      proposals: survey.proposals.filter(passes),
+      loads,
+      proposals,
     },
     rules,
   );
@@ -207,10 +229,9 @@ function elsewhereOf(survey: Survey, assessment: Assessment, rules: Rules): Else
 export function elsewhereYear(elsewhere: Elsewhere, seed: number): Float32Array[] {
   if (elsewhere.from === 'said') {
     const { eveningA, elseA } = elsewhere;
-    const line = Float32Array.from({ length: MINUTES_A_YEAR }, (_each, at) => {
-      const minute = at % MINUTES_A_DAY;
-      return minute >= EVENING[0] && minute < EVENING[1] ? eveningA : elseA;
-    });
+    const line = new Float32Array(MINUTES_A_YEAR).fill(elseA);
+    for (let day = 0; day < MINUTES_A_YEAR; day += MINUTES_A_DAY)
+      line.fill(eveningA, day + EVENING[0], day + EVENING[1]);
     return [line, line, line];
   }
   const { appliances, sums, lines, nominalV } = elsewhere;

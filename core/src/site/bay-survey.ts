@@ -1,4 +1,4 @@
-import { customersSide } from '../management/placement';
+import { BEFORE_THE_METER } from '../management/placement';
 import type { Outlet } from '../pool/pool-year';
 import type { PoolOutlet } from '../survey/pool';
 import type { Proposal } from '../survey/proposal';
@@ -56,9 +56,14 @@ export function ownEquipment(survey: Survey, bay: PoolOutlet): Proposal {
 /** The air a cable along walls and lofts is taken to lie in. */
 const AIR_C = 30;
 
-/** Where a row’s clamps go that nobody has put anywhere: on the first part after the meter, on the way to where it hangs. */
+/**
+ * Where a row’s clamps go that nobody has put anywhere: as near the street as what is not the operator’s reaches, so that they see everything the row shares with the dwellings. A dwelling’s own clamp
+ * goes after its meter instead.
+ */
 export function clampPlace(tree: SupplyTree, nodeId: string): string {
-  const usable = customersSide(towardsStreet(tree.byId.get(nodeId) ?? null));
+  const usable = towardsStreet(tree.byId.get(nodeId) ?? null).filter(
+    ({ node }) => !BEFORE_THE_METER.includes(node.kind),
+  );
   return usable.at(-1)?.node.id ?? nodeId;
 }
 

@@ -1,9 +1,9 @@
 import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import type { Draft } from '../options/draft';
+import { charging } from '../options/charging-current';
 import { fits } from '../options/fits';
 import { fixedLimit, managed, unlimited } from '../options/limits';
-import { chargerLimitA } from '../management/limiter';
 import type { Rules } from '../rules/rules';
 import type { PoolOutlet } from '../survey/pool';
 import type { Proposal } from '../survey/proposal';
@@ -22,6 +22,8 @@ export interface BayWay {
   readonly why: string;
   /** What it charges at: the most its limit lets through, in amperes; of a shared supply, what its outlet may. */
   readonly mostA: number | null;
+  /** What it is left with while everything else runs at its most, on an own supply; null where that is not known. */
+  readonly leastA: number | null;
   readonly held: OptionKind;
   readonly cable: {
     readonly lengthM: number;
@@ -53,6 +55,7 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
     holds: null,
     why,
     mostA: null,
+    leastA: null,
     held: 'full-rate',
     cable: null,
     agrees,
@@ -74,6 +77,7 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
   const taken = holding ?? undecided ?? first;
   const equipment = taken?.draft.survey.proposals[0];
   if (!taken || !equipment) return open('Its charger is not known.');
+  const { current } = charging(taken.draft.survey, equipment, taken.assessment, rules);
   const refused = agrees.answer === 'no';
   return {
     supply: 'own',
@@ -83,7 +87,8 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
       : taken.holds === true
         ? taken.draft.title
         : taken.why,
-    mostA: chargerLimitA(equipment),
+    mostA: current.mostA,
+    leastA: current.leastA,
     held: taken.draft.kind,
     cable: cableOf(bay, taken.assessment),
     agrees,
@@ -100,6 +105,7 @@ export function sharedWay(supply: 'landlord' | 'new', reach: SharedReach, bay: P
     holds: reach.holds,
     why: reach.why,
     mostA: outletA(bay),
+    leastA: null,
     held: 'managed',
     cable: null,
     agrees: {

@@ -52,7 +52,7 @@ export interface SiteAdvice {
  * shared supplies carry their cars; without prices the soonest. What somebody has pinned stays. Source: guide section 16.
  */
 export function adviseSite(survey: Survey, rules: Rules, seeds = 5): SiteAdvice {
-  const carried: Carried = new Map();
+  const carried: Carried = [];
   const reaches = { landlord: landlordReach(survey, seeds, rules, [], carried), new: newReach(survey, seeds, rules) };
   const known = new Map<string, BayWay>();
   const bays = (survey.pool?.outlets ?? []).map((bay, at): ComparedBay => {
@@ -235,6 +235,8 @@ function judge({ survey, rules, bays, reaches, seeds, carried }: SiteAtHand, mad
       };
   }
   const row = members.size > 0 ? landlord.equipment : [];
+  // Nothing more hangs from what is there.
+  if (row.length + own.length === 0) return { ...made, holds: true, why: 'Nothing is added to the present supplies.' };
   const { answer, why } = fits(assess(withEquipment(survey, [...row, ...own]), rules));
   return { ...made, holds: answer, why, setPointA: members.size > 0 ? landlord.setPointA : null };
 }

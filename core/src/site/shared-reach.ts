@@ -1,7 +1,7 @@
 import { assess } from '../assess';
 import { carriedSpread, type CarriedSpread } from '../pool/growth';
-import { poolGuarantees } from '../pool/guarantees';
-import { plannedPool, poolOnSupply } from '../pool/plan';
+import { poolGuarantees, type SharedPart } from '../pool/guarantees';
+import { plannedPool, poolOnSupply, type PlannedPool } from '../pool/plan';
 import { playSeed } from '../pool/play';
 import type { Rules } from '../rules/rules';
 import type { Pool } from '../survey/pool';
@@ -26,21 +26,21 @@ export interface SharedReach {
   readonly equipment: readonly Proposal[];
 }
 
-/** What was played already, by set-point and lines. */
-export type Carried = Map<string, CarriedSpread>;
+/** What was played already of one building. */
+export type Carried = { readonly setPointA: number; readonly outlets: number; readonly carries: CarriedSpread }[];
 
 const POLICY = 'equal';
 
 /**
- * Every bay on the landlord’s supply: the row of the survey hung there, its clamps on the first part after its meter unless they are recorded elsewhere, held to the recorded set-point or
- * the largest that holds beside the new equipment of other supplies. Source: guide section 16.
+ * Every bay on the landlord’s supply: the row of the survey hung there, its clamps as near the street as may be unless they are recorded elsewhere, held to the recorded set-point or the
+ * largest that holds beside the new equipment of other supplies. Source: guide section 16.
  */
 export function landlordReach(
   survey: Survey,
   seeds: number,
   rules: Rules,
   beside: readonly Proposal[] = [],
-  carried: Carried = new Map(),
+  carried: Carried = [],
 ): SharedReach {
   const weeks = rules.optionTerms.value['other-supply'].waitWeeks;
   const prices = survey.site?.landlord;
@@ -53,7 +53,7 @@ export function landlordReach(
     prices,
     equipment: [],
   });
-  const device = survey.site?.supplies.find(({ whose }) => whose === 'landlord')?.nodeId;
+  const device = survey.site?.supplies?.find(({ whose }) => whose === 'landlord')?.nodeId;
   if (device === undefined) return open('Which supply is the landlord’s is not recorded.');
   if (!survey.pool) return open('The bays are not laid out.');
   const tree = supplyTree(survey);
@@ -92,7 +92,9 @@ export function newReach(survey: Survey, seeds: number, rules: Rules): SharedRea
     measurements: [],
     pool: { ...pool, nodeId: 'new-fuse', otherEveningA: 0, otherElseA: 0 },
   };
-  return reached(alone, seeds, rules, { weeks, prices });
+  const nothing = { L1: 0, L2: 0, L3: 0 };
+  const fuse = { id: 'new-fuse', label: 'New supply', ratingA: newFuseA, otherA: nothing, unseenA: nothing };
+  return reached(alone, seeds, rules, { weeks, prices }, [], [fuse]);
 }
 
 function reached(
@@ -100,10 +102,12 @@ function reached(
   seeds: number,
   rules: Rules,
   { weeks, prices }: Pick<SharedReach, 'weeks' | 'prices'>,
-  carried: Carried = new Map(),
+  carried: Carried,
+  only?: readonly SharedPart[],
 ): SharedReach {
   const assessment = assess(survey, rules);
-  const { outlets, parts } = poolOnSupply(survey, assessment, rules);
+  const { outlets, parts: found } = poolOnSupply(survey, assessment, rules);
+  const parts = only ?? found;
   const free = poolGuarantees(parts, outlets, { setPointA: 0, failSafeA: survey.pool?.failSafeA ?? 0 }, rules);
   const setPointA = survey.pool?.setPointA ?? free.mostSetPointA ?? null;
   const about = { setPointA, weeks, prices };
@@ -137,13 +141,7 @@ function reached(
       carries: null,
       equipment: rowEquipment(held, outlets),
     };
-  const played = JSON.stringify([setPointA, outlets.map(({ lines, mostA }) => [lines, mostA])]);
-  const carries =
-    carried.get(played) ??
-    carriedSpread(
-      Array.from({ length: seeds }, (_each, at) => playSeed(planned, survey.pool?.policy ?? POLICY, at + 1).carried),
-    );
-  carried.set(played, carries);
+  const carries = carriedBy(held, planned, seeds, carried);
   return {
     ...about,
     holds: carries.least > 0,
@@ -151,4 +149,20 @@ function reached(
     carries,
     equipment: rowEquipment(held, outlets),
   };
+}
+
+/**
+ * How many cars a row carries over so many seeds, played once for each set-point and number of outlets. What was carried at no more amperes by no fewer outlets is carried here: a larger set-point and
+ * fewer cars give nobody less.
+ */
+function carriedBy({ pool }: Survey, planned: PlannedPool, seeds: number, known: Carried): CarriedSpread {
+  const outlets = planned.outlets.length;
+  const sure = known.find(
+    (each) => each.setPointA <= planned.setPointA && each.outlets >= outlets && each.carries.least >= outlets,
+  );
+  if (sure) return { least: outlets, median: outlets, most: outlets };
+  const found = Array.from({ length: seeds }, (_each, at) => playSeed(planned, pool?.policy ?? POLICY, at + 1).carried);
+  const carries = carriedSpread(found);
+  known.push({ setPointA: planned.setPointA, outlets, carries });
+  return carries;
 }

@@ -91,7 +91,7 @@ describe('supplies of a building', () => {
 
   it('have a survey of their own, limited by their own fuse, with what is planned elsewhere counted at the intake', () => {
     const survey = court();
-    survey.site?.supplies.push({
+    survey.site?.supplies?.push({
       id: 'one',
       nodeId: 'flat-1',
       customerName: 'A. Tester',
@@ -161,7 +161,8 @@ describe('a bay on its owner’s own supply', () => {
       holds: false,
       why: 'The owner of the ground crossed does not agree.',
     });
-    const { ownNodeId: _none, ...ownerless } = refused.pool?.outlets[0] as PoolOutlet;
+    const [bay] = refused.pool?.outlets ?? [];
+    const { ownNodeId: _none, ...ownerless } = bay as PoolOutlet;
     expect(ownWay(refused, ownerless, rules).holds).toBeNull();
   });
 });

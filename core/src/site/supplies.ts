@@ -51,7 +51,7 @@ export function suppliesOfSite(survey: Survey, assessment: Assessment): SupplyOf
   return supplyDevices(tree).flatMap((here): SupplyOfSite[] => {
     const found = nodes.get(here.node.id);
     if (!found) return [];
-    const said = survey.site?.supplies.find(({ nodeId }) => nodeId === here.node.id);
+    const said = survey.site?.supplies?.find(({ nodeId }) => nodeId === here.node.id);
     return [
       {
         nodeId: here.node.id,

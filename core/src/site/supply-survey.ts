@@ -14,7 +14,7 @@ export function surveyOfSupply(survey: Survey, deviceId: string): Survey {
   const device = tree.byId.get(deviceId);
   if (!device) return survey;
   const own = ({ nodeId }: { readonly nodeId?: string }): boolean => hangsFrom(nodeOf(tree, nodeId), device);
-  const said = survey.site?.supplies.find(({ nodeId }) => nodeId === deviceId);
+  const said = survey.site?.supplies?.find(({ nodeId }) => nodeId === deviceId);
   const {
     customerName: _name,
     customerPhone: _phone,

@@ -26,7 +26,8 @@ export class SitePrices {
 
 /** Several supplies behind one building intake, and what feeding the bays from each would take. */
 export class Site {
-  @ListOf(() => SiteSupply, 200) supplies: SiteSupply[] = [];
+  /** Left out, every supply is a dwelling’s. */
+  @ListOf(() => SiteSupply, 200) supplies?: SiteSupply[];
   /** The operator’s figures for the group demand of dwellings, where they are known: for each, and once. */
   @Quantity('kW', 0, 50) groupEachKw?: number;
   @Quantity('kW', 0, 500) groupOnceKw?: number;

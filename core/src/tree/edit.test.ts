@@ -26,6 +26,9 @@ function home(): Survey {
       limiter: { kind: 'clamp', clampNodeId: 'meter' },
     },
   ];
+  survey.pool = { outlets: [{ id: 'bay', ownNodeId: 'isolator' }], nodeId: 'board', clampNodeId: 'meter' };
+  survey.site = { supplies: [{ id: 'own', nodeId: 'meter', whose: 'landlord' }] };
+  survey.supply.deviceId = 'cut-out';
   survey.readings = [{ id: 'ze', kind: 'loop-impedance-external', value: 0.2, nodeId: 'board' }];
   return survey;
 }

@@ -123,7 +123,7 @@ function rehung(survey: Survey, to: (id: string) => string | undefined): Survey 
     readings: survey.readings.map(led),
     supply: without(survey.supply, 'deviceId', present),
     ...(survey.pool ? { pool: rehungPool(led(survey.pool), present) } : {}),
-    ...(survey.site
+    ...(survey.site?.supplies
       ? { site: { ...survey.site, supplies: survey.site.supplies.filter(({ nodeId }) => present.has(nodeId ?? '')) } }
       : {}),
     proposals: survey.proposals.map((proposal) => {

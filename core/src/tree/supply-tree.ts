@@ -44,7 +44,9 @@ export function treeOf(supply: readonly SupplyNode[], equipment: string | undefi
     } else root ??= here;
   }
   const nodes = root ? below(root) : [];
-  const device = made.get(said ?? '') ?? limitingDevice(nodes, made.get(equipment ?? '') ?? null);
+  const named = made.get(said ?? '');
+  // What limits nothing, such as a solid link, is no limiting device whoever says so.
+  const device = named && isFuse(named) ? named : limitingDevice(nodes, made.get(equipment ?? '') ?? null);
   const boards = (device ? below(device) : nodes).filter(({ node }) => node.kind === 'board');
   return { root, nodes, byId: made, device, unplaced: commonFeeder(boards) ?? device ?? root };
 }

@@ -77,6 +77,7 @@ describe('preparing a database', () => {
       '018_storage_and_answers.sql',
       '019_found_by.sql',
       '020_job_list.sql',
+      '021_pack_of_supply.sql',
     ]);
     await client.end();
   });

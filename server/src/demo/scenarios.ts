@@ -2,6 +2,7 @@ import { onShape } from '@keen-gauge/core/tree/edit';
 import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import type { Load } from '@keen-gauge/core/survey/load';
 import type { Pool } from '@keen-gauge/core/survey/pool';
+import type { Site } from '@keen-gauge/core/survey/site';
 import { ELECTRODE_TESTER, LOOP_TESTER } from './instruments';
 import { at, charger, intake, node, reading, setLoads } from './parts';
 import type { Scenario } from './scenario';
@@ -18,8 +19,18 @@ function courtPool(): Pool {
       phases: 3,
       mostA: 32,
       alongM: 12 + (bay - 1) * 2.7,
+      ...(bay > 6
+        ? {}
+        : {
+            ownNodeId: `flat-${bay}-switch-fuse`,
+            ownRouteM: 24 + 6 * bay,
+            crosses: bay === 4 ? ('others' as const) : ('common' as const),
+            ...(bay === 4 ? { mustAgree: 'The churchyard’s trustees' } : {}),
+          }),
     })),
-    setPointA: 50,
+    nodeId: 'board',
+    clampNodeId: 'split-block',
+    setPointA: 95,
     failSafeA: 0,
     policy: 'equal',
     turnMin: 15,
@@ -30,6 +41,20 @@ function courtPool(): Pool {
     ceilingCars: 8,
     middleYear: firstYear + 4,
     trunk: { mVPerAM: 1.5, capacityA: 80 },
+  };
+}
+
+/** Whose the supplies of the almshouses are, and what feeding the bays from each costs. */
+function courtSite(): Site {
+  return {
+    supplies: [
+      { id: 'trustees', nodeId: 'landlord-switch-fuse', whose: 'landlord', customerName: 'Trustees of Candle Court' },
+    ],
+    own: { eachPounds: 1150, metrePounds: 38 },
+    landlord: { oncePounds: 4800, eachPounds: 890 },
+    newFuseA: 100,
+    newWeeks: 16,
+    anew: { oncePounds: 14_500, eachPounds: 890 },
   };
 }
 
@@ -272,9 +297,13 @@ export const SCENARIOS: readonly Scenario[] = [
           Object.assign(s, onShape(s, LANDLORD_AND_FLATS, 3));
           intake(s, 100);
           s.supply.phases = 3;
-          node(s, 'board', { label: 'Landlord board', phase: 'L1' });
+          node(s, 'board', { label: 'Landlord board' });
           for (const fuse of s.supply.nodes.filter(({ kind }) => kind === 'switch-fuse'))
             Object.assign(fuse, { ratingA: 60, evidence: 'label' });
+          Object.assign(s.supply.nodes.find(({ id }) => id === 'landlord-switch-fuse') ?? {}, { ratingA: 100 });
+          node(s, 'split-block', { ratingA: 200 });
+          for (const part of s.supply.nodes.filter(({ kind }) => kind === 'meter' || kind === 'board'))
+            part.ratingA ??= 100;
           s.loads = [
             {
               id: 'stairs',
@@ -283,15 +312,28 @@ export const SCENARIOS: readonly Scenario[] = [
               powerW: 12,
               quantity: 30,
               fixedLed: true,
+              phase: 'L1',
             },
-            { id: 'laundry', class: 'socket-circuit', label: 'Laundry sockets', currentA: 32 },
-            { id: 'pumps', class: 'motor', label: 'Heating pumps', powerW: 550, powerFactor: 0.8, quantity: 2 },
+            { id: 'laundry', class: 'socket-circuit', label: 'Laundry sockets', currentA: 32, phase: 'L2' },
+            {
+              id: 'pumps',
+              class: 'motor',
+              label: 'Heating pumps',
+              powerW: 550,
+              powerFactor: 0.8,
+              quantity: 2,
+              phase: 'L3',
+            },
           ].map((load) => ({ ...load, nodeId: 'board' }) as Load);
           for (const flat of [1, 2, 3, 4, 5, 6])
             for (const load of setLoads('gas-heated').filter(({ id }) => id !== 'ring-up'))
               s.loads.push({ ...load, id: `${load.id}-${flat}`, nodeId: `flat-${flat}-board` });
-          s.proposals = [charger({ label: 'Shared charger, court', openPen: 'separate-device', nodeId: 'board' })];
+          s.proposals = [
+            charger({ id: 'bay-1', label: 'Bay 1', openPen: 'separate-device', nodeId: 'board', phases: 3 }),
+          ];
+          s.generation = [];
           s.pool = courtPool();
+          s.site = courtSite();
         },
       },
     ],

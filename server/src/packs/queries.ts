@@ -16,12 +16,16 @@ export interface PackRow {
   readonly signedBy: string;
   readonly signedAt: Date;
   readonly reason: string | null;
+  /** Of one supply of a building: the node of its own fuse, and what it is called. Null where it is of the whole survey. */
+  readonly supplyId: string | null;
+  readonly supplyName: string | null;
   /** Its document and archive have been made. */
   readonly made: boolean;
 }
 
 const COLUMNS = `k.id, k.number, k.revision_seq AS "revisionSeq", k.route, k.title, k.fingerprint,
   p.name AS "signedBy", k.signed_at AS "signedAt", k.reason,
+  k.supply_id AS "supplyId", k.supply_name AS "supplyName",
   EXISTS (SELECT 1 FROM pack_files f WHERE f.pack_id = k.id) AS made`;
 
 /** A job's packs, newest first. */
@@ -134,14 +138,15 @@ export interface NewPack {
   readonly fingerprint: string;
   readonly signedAt: string;
   readonly reason: string | null;
+  readonly supply: { readonly id: string; readonly name: string } | null;
 }
 
 /** Stores a pack, which nothing changes afterwards, and marks the job signed off; a closed one stays closed. */
 export async function insertPack(db: PoolClient, asker: Actor, pack: NewPack): Promise<void> {
   await db.query(
     `INSERT INTO packs (id, firm_id, job_id, number, revision_id, revision_seq, route, title, survey, assessment,
-                        content, making, fingerprint, signed_by, signed_at, reason)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+                        content, making, fingerprint, signed_by, signed_at, reason, supply_id, supply_name)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
     [
       pack.id,
       asker.firmId,
@@ -159,6 +164,8 @@ export async function insertPack(db: PoolClient, asker: Actor, pack: NewPack): P
       asker.personId,
       pack.signedAt,
       pack.reason,
+      pack.supply?.id ?? null,
+      pack.supply?.name ?? null,
     ],
   );
   await db.query(

@@ -42,6 +42,7 @@ class SignOffBody {
   /** Made by the sender, so that the request sent twice makes one pack. */
   @IsOptional() @IsUUID(undefined, { message: 'a UUID' }) id?: string;
   @IsUUID(undefined, { message: 'a UUID' }) revisionId: string;
+  @IsOptional() @Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: 'the id of a node' }) supplyId?: string;
   @IsOptional()
   @IsString({ message: 'text' })
   @MaxLength(1000, { message: 'at most 1000 characters' })

@@ -1,4 +1,8 @@
 import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/opening/read';
+import { diff, type Value } from '@keen-gauge/core/record/changes';
+import type { Survey } from '@keen-gauge/core/survey/survey';
+import { onShape } from '@keen-gauge/core/tree/edit';
+import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import { sealedText } from '@keen-gauge/core/pack/sealed-text';
 import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
@@ -185,5 +189,36 @@ describe('signing off', () => {
     const bea = await bench.as('bea@b.example');
     await bea.get(`/api/packs/${packs[0]?.id ?? ''}/notice.pdf`).expect(404);
     await bea.get(`/api/packs/${packs[0]?.id ?? ''}/survey.json`).expect(404);
+  });
+});
+
+describe('the pack of one supply of a building', () => {
+  it('is limited by that supply’s own fuse and bears its own customer; what is no supply is refused', async () => {
+    const court = await makeJob(anna);
+    const { survey } = (await anna.get(`/api/jobs/${court.id}/survey`)).body as { survey: Survey };
+    const shape = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
+    const next = onShape(survey, shape, 3);
+    next.site = { supplies: [{ id: 'two', nodeId: 'flat-2-switch-fuse', customerName: 'B. Tester' }] };
+    const saved = await anna
+      .post(`/api/jobs/${court.id}/survey/revisions`)
+      .send({
+        id: randomUUID(),
+        parentId: court.revisionId,
+        changes: diff(survey as unknown as Value, plainSurvey(next) as unknown as Value),
+      })
+      .expect(201);
+    const { revisionId } = saved.body as { revisionId: string };
+    const path = `/api/jobs/${court.id}/packs`;
+    await anna.post(path).send({ revisionId, supplyId: 'split-block' }).expect(422);
+    const more = { supplyId: 'flat-2-switch-fuse' };
+    const { body } = await signAsItStands(anna, court.id, revisionId, 'Asked for early.', more);
+    const pack = body as { id: string };
+    expect(pack).toMatchObject({ supplyName: 'Flat 2 switch-fuse' });
+    const { text } = await anna.get(`/api/packs/${pack.id}/survey.json`).expect(200);
+    const signed = JSON.parse(text) as Survey;
+    expect(signed.supply.deviceId).toBe('flat-2-switch-fuse');
+    expect(signed.place.customerName).toBe('B. Tester');
+    // The whole site has no pack yet: nothing to compare it with.
+    expect((await anna.get(`${path}/since`)).body).toEqual({ since: null });
   });
 });

@@ -7,6 +7,10 @@ import { sealedText, withoutPhotos } from '@keen-gauge/core/pack/sealed-text';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { missingItems, type Missing } from '@keen-gauge/core/pack/missing';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
+import { supplyDevices } from '@keen-gauge/core/site/supplies';
+import { surveyOfSupply } from '@keen-gauge/core/site/supply-survey';
+import { nodeName } from '@keen-gauge/core/survey/words/words';
+import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import { readSurvey } from '@keen-gauge/core/survey/opening/read';
 import { createHash, randomUUID as newId } from 'node:crypto';
 import type { Pool, PoolClient } from 'pg';
@@ -26,6 +30,8 @@ export interface SignOff {
   /** Made by whoever asks, so that the request sent twice makes one pack. */
   readonly id?: string;
   readonly revisionId: string;
+  /** Of one supply of the building only: the node of its own fuse. */
+  readonly supplyId?: string;
   readonly reason?: string;
   /** Why each thing that touches safety is answered for, by the key it is missing under. */
   readonly reasons?: readonly { readonly key: string; readonly reason: string }[];
@@ -61,11 +67,13 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
         'The survey has changed since you signed it without a connection. Look it over, then sign again.',
       );
 
+    const supply = request.supplyId === undefined ? null : supplyNamed(read.survey, request.supplyId);
+    const survey = supply ? surveyOfSupply(read.survey, supply.id) : read.survey;
     const firm = await firmRules(db);
-    const rules = rulesFor(read.survey.place.meterPointNumber, firm);
+    const rules = rulesFor(survey.place.meterPointNumber, firm);
     const days = daysOf(await eventsOf(db, jobId));
     const { commissionedOn } = days;
-    const assessment = assess(read.survey, rules);
+    const assessment = assess(survey, rules);
     const { reason, answers } = answeredFor(missingItems(assessment), request);
     const signedBy: SignedBy = {
       firm: me.firm,
@@ -79,16 +87,16 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       ...(request.signature ? { signature: request.signature } : {}),
       ...(request.signedThere ? { onDeviceAt: request.signedThere.at } : {}),
     };
-    const [before] = await packsOf(db, jobId);
+    const before = (await packsOf(db, jobId)).find(({ supplyId }) => supplyId === (supply?.id ?? null));
     const said = before && (await packContent(db, before.id));
     const content = composePack(
-      read.survey,
+      survey,
       assessment,
       rules,
       signedBy,
       before && said ? { number: packNumber(before.number), sections: said.sections } : undefined,
     );
-    const surveyText = `${JSON.stringify(read.survey, null, 2)}\n`;
+    const surveyText = `${JSON.stringify(survey, null, 2)}\n`;
     const fingerprint = sha256(surveyText);
     // The firm's count last: whoever else signs waits for no more than what follows.
     const number = await takePackNumber(db, asker.firmId);
@@ -112,12 +120,14 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       fingerprint,
       signedAt: signedBy.at,
       reason: reason ?? null,
+      supply,
     });
     await askFor(db, asker, 'make-pack', id);
     await audit(db, asker, jobId, 'signed-off', {
       pack: packNumber(number),
       fingerprint,
       revision: head.seq,
+      ...(supply ? { supply: supply.name } : {}),
       ...(request.signature ? { signature: request.signature.kind } : {}),
       ...(request.signedThere ? { signedWithoutConnection: request.signedThere.at } : {}),
       ...(reason ? { reason } : {}),
@@ -127,6 +137,14 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
     if (!stored) throw notFound('pack');
     return stored;
   });
+}
+
+/** The supply of a building with this node for its fuse; refused where there is none. */
+function supplyNamed(survey: Survey, id: string): { readonly id: string; readonly name: string } {
+  const found = supplyDevices(supplyTree(survey)).find(({ node }) => node.id === id);
+  if (!found)
+    throw new Problem(422, 'No such supply', 'The survey has no supply with a fuse and a meter of its own there.');
+  return { id, name: nodeName(found.node) };
 }
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');

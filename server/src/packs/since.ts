@@ -17,7 +17,7 @@ export interface SinceSigned {
 
 /** What has changed since a job’s newest pack was signed; null where none was. */
 export async function sinceSigned(db: PoolClient, jobId: string): Promise<SinceSigned | null> {
-  const [newest] = await packsOf(db, jobId);
+  const newest = (await packsOf(db, jobId)).find(({ supplyId }) => supplyId === null);
   const head = newest && (await headOf(db, jobId));
   if (!head) return null;
   const about = { packId: newest.id, number: newest.number };

@@ -122,8 +122,14 @@ export async function makeJob(agent: Agent): Promise<MadeJob> {
 }
 
 /** Signs a job off as it stands: every question of safety that is open is answered for by itself, and the rest together. */
-export async function signAsItStands(agent: Agent, jobId: string, revisionId: string, reason: string) {
-  const sign = (body: object) => agent.post(`/api/jobs/${jobId}/packs`).send({ revisionId, ...body });
+export async function signAsItStands(
+  agent: Agent,
+  jobId: string,
+  revisionId: string,
+  reason: string,
+  more: { readonly supplyId?: string } = {},
+) {
+  const sign = (body: object) => agent.post(`/api/jobs/${jobId}/packs`).send({ revisionId, ...more, ...body });
   const asked = await sign({});
   if (asked.status !== 422) return asked;
   const { missing } = asked.body as { missing: { key: string; safety: boolean }[] };

@@ -16,6 +16,8 @@ export interface Pack {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly reason: string | null;
+  /** What the supply is called that it is of, where it is of one of several; answers kept by an earlier version have none. */
+  readonly supplyName?: string | null;
   /** Its document and archive have been made. */
   readonly made: boolean;
 }
@@ -38,7 +40,11 @@ export interface SigningReasons {
 /** Signs a survey off under an id made beforehand: sent again after its answer was lost, it is still one pack. */
 export const signOff = (
   jobId: string,
-  { id, revisionId }: { readonly id: string; readonly revisionId: string },
+  {
+    id,
+    revisionId,
+    supplyId,
+  }: { readonly id: string; readonly revisionId: string; readonly supplyId?: string | undefined },
   { reason, reasons }: SigningReasons,
   signature: Signature | null,
   signedThere?: { readonly at: string; readonly fingerprint: string; readonly photos: readonly string[] },
@@ -46,6 +52,7 @@ export const signOff = (
   call('POST', `/jobs/${jobId}/packs`, {
     id,
     revisionId,
+    ...(supplyId === undefined ? {} : { supplyId }),
     ...(reason.trim() === '' ? {} : { reason }),
     ...(reasons.length === 0 ? {} : { reasons }),
     ...(signature ? { signature } : {}),

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Stack } from '../kit/Panel';
 import { AskedFields } from '../stations/AsLine';
 import { useSurvey } from '../survey/SurveyContext';
@@ -12,7 +13,7 @@ const NOTHING_ASKED: ReadonlySet<string> = new Set();
 
 /** A row of bays behind one set-point: its outlets and how they are held, how many cars it carries and until when, the trunk along it, and what it costs. */
 export default function PoolView() {
-  const { survey } = useSurvey();
+  const { survey, job } = useSurvey();
   const laidOut = (survey.pool?.outlets.length ?? 0) > 0;
   return (
     <Stack>
@@ -21,7 +22,8 @@ export default function PoolView() {
           Bays and cars
         </h1>
         <p className="quiet">
-          Several outlets that share one supply: what holds, how many cars it carries, and until which year.
+          Several outlets that share one supply: what holds, how many cars it carries, and until which year.{' '}
+          <Link to={`/jobs/${job.id}/site`}>Which supply feeds which bay</Link>
         </p>
       </div>
       <RowPanel />

@@ -27,8 +27,8 @@ export const LEGS: readonly { readonly name: string; readonly stations: readonly
   { name: 'The fit', stations: ['commissioning', 'tests', 'after'] },
 ];
 
-/** What can be looked at of a survey: the next question, its stations, its photographs, what is still to find out, the review before signing, and a row of bays. */
-export const VIEWS = [...STATIONS, 'next', 'photos', 'to-look', 'review', 'pool'] as const;
+/** What can be looked at of a survey: the next question, its stations, its photographs, what is still to find out, the review before signing, a row of bays, and the supplies of a site. */
+export const VIEWS = [...STATIONS, 'next', 'photos', 'to-look', 'review', 'pool', 'site'] as const;
 export type View = (typeof VIEWS)[number];
 
 export const VIEW_NAMES: Readonly<Record<View, string>> = {
@@ -38,6 +38,7 @@ export const VIEW_NAMES: Readonly<Record<View, string>> = {
   'to-look': 'Still to find out',
   review: 'Review',
   pool: 'Bays and cars',
+  site: 'Supplies and bays',
 };
 
 /** Who can answer a question, in words. */

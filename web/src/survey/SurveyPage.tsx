@@ -104,6 +104,7 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
 }
 
 const PoolView = lazyPart(() => import('../pool/PoolView'));
+const SiteView = lazyPart(() => import('../site/SiteView'));
 const ReviewView = lazyPart(() => import('../review/ReviewView'));
 
 /** The walk, the gauge, and the station at hand. */
@@ -226,6 +227,8 @@ function SurveyView({
                   <ReviewView />
                 ) : station === 'pool' ? (
                   <PoolView />
+                ) : station === 'site' ? (
+                  <SiteView />
                 ) : (
                   <StationView station={station} />
                 )}

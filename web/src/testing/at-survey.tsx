@@ -16,6 +16,7 @@ import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
 import PoolView from '../pool/PoolView';
+import SiteView from '../site/SiteView';
 import ReviewView from '../review/ReviewView';
 import { PassView } from '../pass/PassView';
 import { UploadQueue } from '../photos/upload-queue';
@@ -82,7 +83,7 @@ class WorkerHere {
 globalThis.Worker = WorkerHere as unknown as typeof Worker;
 
 /** What of a survey can be drawn here. */
-type Shown = Station | 'next' | 'review' | 'pool';
+type Shown = Station | 'next' | 'review' | 'pool' | 'site';
 
 export interface AtSurvey {
   readonly store: SurveyStore;
@@ -193,6 +194,8 @@ function SurveyHere({
         <ReviewView />
       ) : station === 'pool' ? (
         <PoolView />
+      ) : station === 'site' ? (
+        <SiteView />
       ) : (
         <StationView station={station} />
       )}

@@ -22,7 +22,8 @@ export default function CompareStation() {
         <OptionsPanel />
       )}
       <p>
-        More cars to come, or several bays? <Link to={`/jobs/${job.id}/pool`}>How many cars this supply carries</Link>
+        More cars to come, or several bays? <Link to={`/jobs/${job.id}/pool`}>How many cars this supply carries</Link>.
+        Several supplies in the building? <Link to={`/jobs/${job.id}/site`}>Which supply feeds which bay</Link>.
       </p>
       {survey.proposals
         .filter(isCharger)

@@ -40,8 +40,8 @@ function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) 
   return (
     <Stack style={{ '--gap': '0.35rem', borderTop: '1px solid var(--line)', paddingTop: '0.7rem' }}>
       <Row>
-        <strong className="figures">{packNumber(pack.number)}</strong> {pack.title}{' '}
-        <RouteMark way={pack.route} size={17} />
+        <strong className="figures">{packNumber(pack.number)}</strong> {pack.title}
+        {pack.supplyName && <>, {pack.supplyName}</>} <RouteMark way={pack.route} size={17} />
       </Row>
       <span className="quiet">
         Signed by {pack.signedBy}, {when}; revision {pack.revisionSeq}

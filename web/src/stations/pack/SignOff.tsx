@@ -17,7 +17,14 @@ import { SignatureField } from './SignatureField';
 const LEAST_REASON = 10;
 
 /** Signing the survey off: why, where something is missing, and the signature of whoever answers for it. */
-export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
+export function SignOff({
+  missing,
+  supplyId,
+}: {
+  readonly missing: readonly Missing[];
+  /** Of one supply of a building only. */
+  readonly supplyId?: string | undefined;
+}) {
   const { job, me, state, survey } = useSurvey();
   const isWithout = useConnection() === 'without' || state.saveState === 'offline';
   const { mutate } = usePacks(job.id);
@@ -29,7 +36,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const [busy, setBusy] = useState(false);
   const { revisionId } = state.head;
   // One id for one signature of one revision: pressed again after no answer, it is still one pack.
-  const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet]); // oxlint-disable-line react/exhaustive-deps
+  const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet, supplyId]); // oxlint-disable-line react/exhaustive-deps
   if (!me.maySignOff)
     return (
       <>
@@ -40,7 +47,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
   const safety = missing.filter((item) => item.safety);
   const others = missing.length > safety.length;
   const unanswered = safety.filter(({ key }) => (reasons[key]?.trim().length ?? 0) < LEAST_REASON).length;
-  const ready = (isWithout || state.saveState === 'saved') && state.conflicts.length === 0;
+  const ready = (isWithout ? supplyId === undefined : state.saveState === 'saved') && state.conflicts.length === 0;
 
   const sign = async (): Promise<void> => {
     setBusy(true);
@@ -48,7 +55,7 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
     try {
       const given = safety.map(({ key }) => ({ key, reason: reasons[key] ?? '' }));
       const why = { reason, reasons: given };
-      if (!isWithout) await signOff(job.id, { id: packId, revisionId }, why, signature);
+      if (!isWithout) await signOff(job.id, { id: packId, revisionId, supplyId }, why, signature);
       else if (signature) await signHere({ packId, jobId: job.id, personId: me.id, survey }, why, signature);
       setReason('');
       setReasons({});
@@ -106,7 +113,13 @@ export function SignOff({ missing }: { readonly missing: readonly Missing[] }) {
         >
           {busy ? 'Making the pack …' : isWithout ? 'Sign on this device' : 'Sign off and freeze'}
         </MainButton>
-        {!ready && <span className="quiet">Waiting until everything is saved.</span>}
+        {!ready && (
+          <span className="quiet">
+            {isWithout && supplyId !== undefined
+              ? 'The pack of one supply waits for a connection.'
+              : 'Waiting until everything is saved.'}
+          </span>
+        )}
         {unanswered > 0 && (
           <span className="quiet">
             {unanswered} of {safety.length} question{safety.length === 1 ? '' : 's'} of safety still need
