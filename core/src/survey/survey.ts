@@ -49,7 +49,7 @@ export class Survey {
   /** Left out, nobody has said whether there is any. */
   @ListOf(() => Generation, 20) generation?: Generation[];
   @Part(() => Declaration) declaration: Declaration = new Declaration();
-  @ListOf(() => Proposal, 50) proposals: Proposal[] = [];
+  @ListOf(() => Proposal, 250) proposals: Proposal[] = [];
   @Part(() => Driver) driver?: Driver;
   @Part(() => Pool) pool?: Pool;
   @Part(() => Site) site?: Site;

@@ -1,9 +1,10 @@
 import type { Outlet } from '@keen-gauge/core/pool/pool-year';
+import { outletsMissing, withOutletsAsEquipment } from '@keen-gauge/core/pool/row-equipment';
 import { poolOnSupply } from '@keen-gauge/core/pool/plan';
 import type { Pool, PoolOutlet } from '@keen-gauge/core/survey/pool';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { MainButton } from '../kit/Button';
+import { Button, MainButton } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { More, MoreOnPhone } from '../kit/More';
 import { NumberInput } from '../kit/NumberInput';
@@ -64,6 +65,7 @@ export function RowPanel() {
         </>
       )}
       <LayOut key={outlets.length} />
+      {outlets.length > 0 && <AmongEquipment onLines={onLines} />}
       {outlets.length > 0 && (
         <More label="Each bay" note="name, outlet, phase, distance">
           {outlets.map((outlet, at) => (
@@ -154,6 +156,27 @@ function LayOut() {
         )}
       </Row>
     </>
+  );
+}
+
+/** Whether every outlet is among the survey’s new equipment, where circuits, tests, commissioning and the pack look for it. */
+function AmongEquipment({ onLines }: { readonly onLines: readonly Outlet[] }) {
+  const { survey, store } = useSurvey();
+  const missing = outletsMissing(survey).length;
+  if (missing === 0) return <p className="quiet">All of them are among the new equipment of this survey.</p>;
+  return (
+    <Row>
+      <Button
+        onPress={() => {
+          store.edit(withOutletsAsEquipment(survey, onLines));
+        }}
+      >
+        Put {missing} outlet{missing === 1 ? '' : 's'} among the new equipment
+      </Button>
+      <span className="quiet">
+        Then circuits, commissioning, the operator’s triggers and the pack know each of them.
+      </span>
+    </Row>
   );
 }
 
