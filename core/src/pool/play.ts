@@ -1,6 +1,7 @@
 import { MINUTES_A_DAY } from '../trial/household';
 import { carried, carsOf, figuresOf, type PoolFigures, type PoolPlan } from './growth';
 import { elsewhereYear, type PlannedPool } from './plan';
+import { lineYear, type PartYear } from '../trial/fuse-year';
 import { leftOf, poolYear, WATCHED_MIN, type Watched } from './pool-year';
 import type { Policy } from './policies';
 
@@ -49,3 +50,23 @@ export function worstNight(planned: PlannedPool, policy: Policy, seed: number, c
 
 /** From noon to noon of what was watched. */
 export const NIGHT = [MINUTES_A_DAY / 2, WATCHED_MIN] as const;
+
+/** What passes the clamps in a year with so many cars, on the fullest line, held against a fuse: the highest minute, and the warmest it was as a share of what operates it; indicative. */
+export function fuseUnder(
+  planned: PlannedPool,
+  policy: Policy,
+  seed: number,
+  cars: number,
+  ratingA: number,
+): Pick<PartYear, 'highestA' | 'warmest'> {
+  const plan = planOf(planned, policy, seed);
+  const { drawnA } = poolYear(plan.outlets, carsOf(plan, cars, seed), plan.left, plan.terms);
+  const elseA = elsewhereYear(planned.elsewhere, seed);
+  const lines = drawnA.map((drawn, line) =>
+    lineYear(elseA[line] ?? new Float32Array(drawn.length), drawn, ratingA, line),
+  );
+  return {
+    highestA: Math.max(...lines.map(({ highestA }) => highestA)),
+    warmest: Math.max(...lines.map(({ warmest }) => warmest)),
+  };
+}

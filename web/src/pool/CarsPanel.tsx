@@ -1,4 +1,4 @@
-import { carriedSpread, carsAlong, yearReached, type CarriedSpread } from '@keen-gauge/core/pool/growth';
+import { carriedSpread, carsAlong, yearReached } from '@keen-gauge/core/pool/growth';
 import { plannedPool, type PlannedPool } from '@keen-gauge/core/pool/plan';
 import type { PlayedSeed } from '@keen-gauge/core/pool/play';
 import { POLICIES, POLICY_WORDS } from '@keen-gauge/core/pool/policies';
@@ -12,7 +12,11 @@ import { Notice } from '../kit/Notice';
 import { Panel, Row } from '../kit/Panel';
 import { BoundNumber } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
+import { DriversFields } from './DriversFields';
+import { FuseLine } from './FuseLine';
+import { NextSteps } from './NextSteps';
 import { NightPanel } from './NightPanel';
+import { carsWords, yearWords } from './pool-words';
 import { PoolRun } from './pool-run';
 
 const SEEDS = 10;
@@ -102,6 +106,7 @@ export function CarsPanel() {
           <BoundNumber path={['pool', 'otherElseA']} label="Each phase, at other hours" />
         </FieldGrid>
       </More>
+      <DriversFields />
       {'needs' in planned ? (
         <p>To be played it still needs: {planned.needs}</p>
       ) : (
@@ -134,8 +139,23 @@ export function CarsPanel() {
         <Notice kind="ask" title="What it was played from has changed since. Play it again." />
       )}
       {played && done > 0 && <Results played={played} />}
-      {played && done > 0 && !isRunning && <NightPanel planned={played.planned} seeds={played.seeds} />}
+      {played && done > 0 && !isRunning && <After played={played} />}
     </Panel>
+  );
+}
+
+/** What follows from what was played: the fuse, the night it fails, and what would carry more. */
+function After({ played: { planned, seeds } }: { readonly played: Played }) {
+  const { policy } = planned.terms;
+  const carried = seeds.filter((each) => each.policy === policy).map((each) => each.carried);
+  if (carried.length === 0) return <NightPanel planned={planned} seeds={seeds} />;
+  const now = carriedSpread(carried);
+  return (
+    <>
+      <FuseLine planned={planned} cars={now.median} />
+      <NightPanel planned={planned} seeds={seeds} />
+      {now.median < planned.outlets.length && <NextSteps planned={planned} now={now} />}
+    </>
   );
 }
 
@@ -189,15 +209,4 @@ function Results({ played: { planned, seeds } }: { readonly played: Played }) {
       </Carried>
     </>
   );
-}
-
-/** So many cars, and in how wide a range of luck. */
-export function carsWords({ least, median, most }: CarriedSpread, bays: number): string {
-  const luck = least === most ? '' : ` (${least} to ${most})`;
-  return median >= bays ? `a car in every bay, ${bays}${luck}` : `${median} car${median === 1 ? '' : 's'}${luck}`;
-}
-
-/** Until when that is enough. */
-export function yearWords(year: number | null, last: number): string {
-  return year === null ? `enough until ${last} and beyond` : `too few from ${year}`;
 }

@@ -2,7 +2,7 @@
 import { nodeOf } from '@keen-gauge/core/testing/settled-survey';
 import { screen, within } from '@testing-library/react';
 import { atSurvey, press, region, settled, type } from '../testing/at-survey';
-import { carsWords, yearWords } from './CarsPanel';
+import { carsWords, yearWords } from './pool-words';
 
 async function laidOut(count: string): Promise<Awaited<ReturnType<typeof atSurvey>>> {
   const at = await atSurvey('pool');

@@ -1,8 +1,10 @@
 import type { PlannedPool } from '@keen-gauge/core/pool/plan';
-import type { PlayedSeed, WorstNight } from '@keen-gauge/core/pool/play';
+import type { fuseUnder, PlayedSeed, WorstNight } from '@keen-gauge/core/pool/play';
 import type { Policy } from '@keen-gauge/core/pool/policies';
 import { wrap, type Remote } from 'comlink';
 import type { PoolWorker } from './pool-worker';
+
+export type FuseUnder = ReturnType<typeof fuseUnder>;
 
 /** A pool played on the workers this machine has room for. Stopping it ends them at once; what was played is kept by whoever was told. */
 export class PoolRun {
@@ -37,6 +39,11 @@ export class PoolRun {
 
   async night(policy: Policy, seed: number, cars: number): Promise<WorstNight | null> {
     return (await this.workers[0]?.remote.night(this.planned, policy, seed, cars)) ?? null;
+  }
+
+  /** The highest current and the warmth of a fuse in a year of so many cars; null once it is stopped. */
+  async fuse(policy: Policy, seed: number, cars: number, ratingA: number): Promise<FuseUnder | null> {
+    return (await this.workers[0]?.remote.fuse(this.planned, policy, seed, cars, ratingA)) ?? null;
   }
 
   private hasStopped(): boolean {

@@ -1,5 +1,5 @@
 import type { PlannedPool } from '@keen-gauge/core/pool/plan';
-import { playSeed, worstNight, type PlayedSeed, type WorstNight } from '@keen-gauge/core/pool/play';
+import { fuseUnder, playSeed, worstNight, type PlayedSeed, type WorstNight } from '@keen-gauge/core/pool/play';
 import type { Policy } from '@keen-gauge/core/pool/policies';
 import { expose } from 'comlink';
 
@@ -7,6 +7,13 @@ const worker = {
   seed: (planned: PlannedPool, policy: Policy, seed: number): PlayedSeed => playSeed(planned, policy, seed),
   night: (planned: PlannedPool, policy: Policy, seed: number, cars: number): WorstNight | null =>
     worstNight(planned, policy, seed, cars),
+  fuse: (
+    planned: PlannedPool,
+    policy: Policy,
+    seed: number,
+    cars: number,
+    ratingA: number,
+  ): ReturnType<typeof fuseUnder> => fuseUnder(planned, policy, seed, cars, ratingA),
 };
 export type PoolWorker = typeof worker;
 expose(worker);
