@@ -5,10 +5,10 @@ import { isCharger } from '../survey/words/kinds';
 import { supplyTree } from '../tree/supply-tree';
 import type { Outlet } from './pool-year';
 
-/** The outlets of a row that are not among the survey’s new equipment yet: one that is bears the same id. */
+/** The outlets of a row that are not among the survey’s new equipment yet: one that is bears the same id. A bay that is only prepared is none of them. */
 export function outletsMissing({ pool, proposals }: Survey): PoolOutlet[] {
   const there = new Set(proposals.map(({ id }) => id));
-  return (pool?.outlets ?? []).filter(({ id }) => !there.has(id));
+  return (pool?.outlets ?? []).filter(({ id, prepared }) => !there.has(id) && prepared !== true);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { ANSWERS, type Answer } from './words/words';
 import { BAY_SUPPLIES, CROSSED, type BaySupply, type Crossed } from './words/site-words';
 import { POOL_POLICIES, type PoolPolicy } from './words/pool-words';
-import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text } from './fields';
+import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text, YesNo } from './fields';
 
 /** An outlet of a row of bays, in the order of the row. */
 export class PoolOutlet {
@@ -13,6 +13,8 @@ export class PoolOutlet {
   @Quantity('A', 6, 125) mostA?: number;
   /** From where the trunk begins. */
   @Quantity('m', 0, 2000) alongM?: number;
+  /** Only a tap for now: the trunk is made for it, and its outlet comes later. */
+  @YesNo() prepared?: boolean;
 
   /** Where it could hang instead: the limiting device of its owner’s supply, and the way from there. */
   @Reference('supply.nodes') ownNodeId?: string;

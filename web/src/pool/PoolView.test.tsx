@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { nodeOf } from '@keen-gauge/core/testing/settled-survey';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { atSurvey, press, region, settled, type } from '../testing/at-survey';
 import { carsWords, yearWords } from './pool-words';
 
@@ -54,6 +54,37 @@ describe('bays and cars', () => {
     await settled();
     expect(region('Set-point and sharing').textContent).not.toContain('Every part');
     expect(region('How many cars').textContent).toContain('To be played it still needs');
+  });
+
+  it('puts its outlets among the new equipment, under the row’s clamps', async () => {
+    const { survey } = await laidOut('3');
+    const before = survey().proposals.length;
+    type('Set-point, each phase', '60', region('Set-point and sharing'));
+    press('Put 3 outlets among the new equipment');
+    expect(survey().proposals).toHaveLength(before + 3);
+    expect(survey().proposals.at(-1)).toMatchObject({ limiter: { kind: 'clamp', setPointA: 60 }, ratedA: 32 });
+    expect(region('The row of bays').textContent).toContain('All of them are among the new equipment');
+  });
+
+  it('takes drivers one by one, or begins with the usual three', async () => {
+    const { survey } = await laidOut('2');
+    const cars = region('How many cars');
+    press('Begin with the usual three', cars);
+    expect(survey().pool?.drivers).toMatchObject([{ label: 'Commuters', share: 7 }, {}, { label: 'Visitors' }]);
+    press('Add a driver, or a kind of them', cars);
+    expect(survey().pool?.drivers).toHaveLength(4);
+    for (const _each of [1, 2, 3, 4])
+      fireEvent.click(within(cars).getAllByRole('button', { name: 'Remove', hidden: true })[0] as HTMLElement);
+    expect(survey().pool?.drivers).toBeUndefined();
+  });
+
+  it('finds the smallest trunk for the row and takes it', async () => {
+    const { survey } = await laidOut('6');
+    type('Set-point, each phase', '60', region('Set-point and sharing'));
+    const trunk = region('The trunk along the row');
+    press(/^Take \d+ mm²$/, trunk);
+    expect(survey().pool?.trunk?.capacityA).toBeGreaterThanOrEqual(60);
+    expect(trunk.textContent).toContain('At the last tap');
   });
 
   it('judges the trunk with the set-point drawn at its far end', async () => {

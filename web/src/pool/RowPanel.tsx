@@ -9,7 +9,7 @@ import { Choice } from '../kit/Choice';
 import { More, MoreOnPhone } from '../kit/More';
 import { NumberInput } from '../kit/NumberInput';
 import { Panel, Row } from '../kit/Panel';
-import { BoundNumber, BoundSelect, BoundText } from '../stations/bound';
+import { BoundCode, BoundNumber, BoundSelect, BoundText } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 
 const MOST_BAYS = 200;
@@ -91,7 +91,7 @@ function Bay({
     <li data-first={first}>
       <strong>{outlet.label ?? at + 1}</strong>
       <span>{onLines?.lines.join('-')}</span>
-      <span className="quiet">{onLines?.mostA ?? '?'} A</span>
+      <span className="quiet">{outlet.prepared === true ? 'prepared' : `${onLines?.mostA ?? '?'} A`}</span>
     </li>
   );
 }
@@ -200,6 +200,14 @@ function BayFields({
       <BoundText path={[...place, 'label']} label="Name or owner" />
       <BoundNumber path={[...place, 'mostA']} label="Outlet" />
       <BoundNumber path={[...place, 'alongM']} label="From where the trunk begins" />
+      <BoundCode
+        path={[...place, 'prepared']}
+        label="Now or later"
+        codes={[
+          { value: false, label: 'Outlet now' },
+          { value: true, label: 'Prepared: a tap now, its outlet later' },
+        ]}
+      />
       {isThree && (
         <BoundSelect
           path={[...place, 'firstLine']}

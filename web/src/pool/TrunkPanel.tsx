@@ -1,4 +1,4 @@
-import { judgeTrunk, type Tap } from '@keen-gauge/core/pool/trunk';
+import { judgeTrunk, type Tap, type TrunkLimits } from '@keen-gauge/core/pool/trunk';
 import { poolOnSupply } from '@keen-gauge/core/pool/plan';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import styled from 'styled-components';
@@ -7,6 +7,7 @@ import { More, MoreOnPhone } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel } from '../kit/Panel';
 import { BoundNumber } from '../stations/bound';
+import { TrunkSizeFinder } from './TrunkSizeFinder';
 import { useSurvey } from '../survey/SurveyContext';
 
 const Run = styled.ol`
@@ -40,20 +41,21 @@ export function TrunkPanel() {
     atM: each.alongM ?? 0,
     mostA: outlets[at]?.mostA ?? 0,
   }));
+  const limits: TrunkLimits = {
+    setPointA: pool?.setPointA ?? 0,
+    nominalV: rules.nominalVoltageV.value,
+    phases: isThree ? 3 : 1,
+    mostDropPercent: rules.circuit.largestDropPercent.value,
+    zeOhm: loopAtStartOhm,
+    mostLoopOhm,
+  };
   const verdict =
     missing || pool?.setPointA === undefined || mVPerAM === undefined || capacityA === undefined
       ? null
       : judgeTrunk(
           taps,
           { mVPerAM, capacityA, loopOhmPerM: loopMOhmPerM === undefined ? undefined : loopMOhmPerM / 1000 },
-          {
-            setPointA: pool.setPointA,
-            nominalV: rules.nominalVoltageV.value,
-            phases: isThree ? 3 : 1,
-            mostDropPercent: rules.circuit.largestDropPercent.value,
-            zeOhm: loopAtStartOhm,
-            mostLoopOhm,
-          },
+          limits,
         );
   const names = new Map((pool?.outlets ?? []).map((each, at) => [each.id, each.label ?? String(at + 1)]));
   return (
@@ -67,6 +69,7 @@ export function TrunkPanel() {
         <BoundNumber path={['pool', 'trunk', 'mVPerAM']} label="Volt drop of the cable or bus" />
         <BoundNumber path={['pool', 'trunk', 'capacityA']} label="Current-carrying capacity, as laid" />
       </FieldGrid>
+      {!missing && pool?.setPointA !== undefined && <TrunkSizeFinder taps={taps} limits={limits} />}
       <More label="Loop impedance" note="of the trunk, where it begins, and what its device allows">
         <FieldGrid>
           <BoundNumber path={['pool', 'trunk', 'loopMOhmPerM']} label="Loop impedance per metre, hot" />

@@ -42,10 +42,19 @@ describe('the line-up station', () => {
     expect(rows().map((text) => text.split(',')[0])).toEqual(names);
   });
 
-  it('six flats beside the landlord are 24 nodes, and undo brings the shape of before back', async () => {
+  it('six flats beside the landlord are a line each until one is looked at or looked for, and 24 nodes in all; undo brings the shape of before back', async () => {
     const { survey, undo } = await atSurvey('line-up', { survey: blankSurvey() });
     const before = survey().supply.nodes.length;
     press(/^Landlord beside flats/);
+    // Three before the supplies, seven supplies, and the last of them open with its meter and board.
+    expect(rows()).toHaveLength(12);
+    fireEvent.click(row('Flat 2 switch-fuse \\+2'));
+    expect(rows().some((text) => text.startsWith('Flat 2 board,'))).toBe(true);
+    type('Look for a part', 'flat 4');
+    expect(rows().some((text) => text.startsWith('Flat 4 board,'))).toBe(true);
+    expect(rows().some((text) => text.startsWith('Flat 5'))).toBe(false);
+    type('Look for a part', '');
+    press('Show every part');
     expect(rows()).toHaveLength(24);
     expect(rows().some((text) => text.startsWith('Flat 6 board,'))).toBe(true);
     undo();

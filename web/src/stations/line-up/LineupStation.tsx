@@ -1,8 +1,11 @@
 import type { Finding } from '@keen-gauge/core/finding';
 import type { VerdictId } from '@keen-gauge/core/grounds/verdict-ids';
+import { foldedLineup } from '@keen-gauge/core/lineup/folded';
 import { lineupOf } from '@keen-gauge/core/lineup/layout';
 import { lineupUnder } from '@keen-gauge/core/lineup/under';
 import { lineupSvg } from '@keen-gauge/core/lineup/svg';
+import { supplyDevices } from '@keen-gauge/core/site/supplies';
+import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import { FileDown, Printer, Shapes } from 'lucide-react';
 import { useCallback, useRef, useState } from 'react';
 import styled from 'styled-components';
@@ -19,6 +22,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { useArrivalField } from '../arrival';
 import { OpenHere } from '../OpenHere';
 import { StationFrame } from '../StationFrame';
+import { FoldBar } from './FoldBar';
 import { NodeEditor } from './NodeEditor';
 import { waysOf } from './run-as';
 import { AS_RECORDED, RunAsSelect } from './RunAsSelect';
@@ -38,6 +42,9 @@ const Beside = styled.div`
 
 /** Rows of a drawing longer than what is edited beside it. */
 const LONG = 12;
+
+/** More supplies than these are folded into a line each. */
+const MANY_SUPPLIES = 4;
 
 /** Verdicts that the parts of the line-up are the grounds of. */
 const OF_THE_LINE: readonly VerdictId[] = ['fuse', 'intake', 'nodes', 'limiter'];
@@ -59,6 +66,8 @@ export default function LineupStation() {
   const arrival = useArrivalField();
   const [chosen, setChosen] = useState(nodeAt(arrival));
   const [shapes, setShapes] = useState(false);
+  const [unfolded, setUnfolded] = useState(false);
+  const [sought, setSought] = useState('');
   const [editing, setEditing] = useState(chosen !== undefined);
   const [arrivedAt, setArrivedAt] = useState(arrival);
   if (arrivedAt !== arrival) {
@@ -87,8 +96,13 @@ export default function LineupStation() {
     URL.revokeObjectURL(url);
   };
 
+  // A building’s supplies are a line each until one is looked at.
+  const supplies = supplyDevices(supplyTree(survey)).map(({ node }) => node.id);
+  const canFold = supplies.length > MANY_SUPPLIES;
+  const seen = canFold && !unfolded ? foldedLineup(lineup, { at: supplies, selected, sought }) : lineup;
+
   // Beside a long drawing there is room under what is edited; under a short one there is more.
-  const long = lineup.rows.length > LONG;
+  const long = seen.rows.length > LONG;
   const below = (
     <>
       <OpenHere station="line-up" onShow={show} />
@@ -120,11 +134,20 @@ export default function LineupStation() {
         <Stack>
           <Panel aria-label="Line-up" style={{ padding: '0.6rem' }}>
             <RunAsSelect value={runAs} onChange={setRunAs} />
+            {canFold && (
+              <FoldBar
+                supplies={supplies.length}
+                isUnfolded={unfolded}
+                onUnfold={setUnfolded}
+                sought={sought}
+                onSeek={setSought}
+              />
+            )}
             {lineup.rows.length === 0 ? (
               <Notice kind="ask" title="Nothing is recorded between the street and the loads. Start from a shape." />
             ) : (
               <LineupView
-                lineup={lineup}
+                lineup={seen}
                 selected={selected}
                 opensAt={wide ? 'beside' : 'sheet'}
                 onSelect={setChosen}

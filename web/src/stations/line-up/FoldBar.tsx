@@ -1,0 +1,35 @@
+import { Button } from '../../kit/Button';
+import { Row } from '../../kit/Panel';
+import { TextInput } from '../../kit/TextInput';
+
+/** How a building with many supplies is read: a line each, looked for by name, or every part. */
+export function FoldBar({
+  supplies,
+  isUnfolded,
+  onUnfold,
+  sought,
+  onSeek,
+}: {
+  readonly supplies: number;
+  readonly isUnfolded: boolean;
+  readonly onUnfold: (to: boolean) => void;
+  readonly sought: string;
+  readonly onSeek: (text: string) => void;
+}) {
+  return (
+    <Row className="no-print" style={{ alignItems: 'end' }}>
+      {!isUnfolded && (
+        <span style={{ flex: '1 1 9rem' }}>
+          <TextInput label="Look for a part" type="search" value={sought} onChange={onSeek} />
+        </span>
+      )}
+      <Button
+        onPress={() => {
+          onUnfold(!isUnfolded);
+        }}
+      >
+        {isUnfolded ? `Fold ${supplies} supplies` : 'Show every part'}
+      </Button>
+    </Row>
+  );
+}
