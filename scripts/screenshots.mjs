@@ -35,6 +35,18 @@ async function handIn(page, _bench, desk) {
   await page.getByText(`Accepted on a condition. ${note}`).waitFor({ timeout: 40_000 });
 }
 
+/** Every policy of a row played. */
+async function playRow(page) {
+  const cars = page.getByRole('region', { name: 'How many cars' });
+  await cars.getByRole('button', { name: 'Play ten years of each' }).click();
+  await cars.getByText('40 of 40 played').waitFor({ timeout: 60_000 });
+}
+
+/** Every bay compared. */
+async function compareBays(page) {
+  await page.getByRole('list', { name: 'Bays' }).waitFor({ timeout: 60_000 });
+}
+
 /** Two readings of a new circuit, one within its limit. */
 async function test(page) {
   const tests = page.getByRole('region', { name: /^Tests of/ }).first();
@@ -80,7 +92,7 @@ const VIEWS = [
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
   ['loads', DESK, 'paper', 'Larkrise', 'loads'],
-  ['log', DESK, 'paper', 'Larkrise', 'loads', ['Look at it', 'Read it like this']],
+  ['pool', DESK, 'paper', 'Candle Court', 'pool', playRow, '^How many cars'],
   ['compare', DESK, 'paper', 'Larkrise', 'compare', undefined, '^Options'],
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
@@ -91,7 +103,7 @@ const VIEWS = [
   ['photos', DESK, 'paper', 'Candlemas', 'photos'],
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'commissioning', commission, '^Commissioning'],
-  ['review', DESK, 'paper', 'Candlemas', 'review'],
+  ['site', DESK, 'paper', 'Candle Court', 'site', compareBays, '^Which supply feeds which bay'],
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
   ['phone-jobs', PHONE, 'paper'],

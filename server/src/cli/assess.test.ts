@@ -39,6 +39,57 @@ describe('the assess command', () => {
     expect(JSON.parse(out)).toMatchObject({ rules: { id: 'gb-always-ask' } });
   });
 
+  it('says of a building what each supply carries by itself, what it takes three ways, and which supply is to feed which bay', () => {
+    const flat = (id: string, phase: string) => [
+      { id, kind: 'switch-fuse', fedFrom: 'head', ratingA: 60, evidence: 'label', phase },
+      { id: `${id}-meter`, kind: 'meter', fedFrom: id, ratingA: 100 },
+      { id: `${id}-board`, kind: 'board', fedFrom: `${id}-meter`, ratingA: 100 },
+    ];
+    const heater = (at: string, currentA: number, phase?: string) => ({
+      id: `${at}-heater`,
+      class: 'heating-and-power',
+      currentA,
+      nodeId: `${at}-board`,
+      ...(phase === undefined ? {} : { phase }),
+    });
+    const building = {
+      format: 'keen-gauge-survey',
+      version: 2,
+      place: { premises: 'household' },
+      supply: {
+        phases: 3,
+        nodes: [
+          { id: 'head', kind: 'cut-out', ratingA: 100, evidence: 'label' },
+          ...flat('one', 'L1'),
+          ...flat('two', 'L2'),
+          ...flat('landlord', 'L3'),
+        ],
+      },
+      generation: [],
+      loads: [heater('one', 10), heater('two', 8), heater('landlord', 5)],
+      site: { supplies: [{ id: 'l', nodeId: 'landlord', whose: 'landlord' }] },
+      pool: {
+        outlets: [{ id: 'a', ownNodeId: 'one', ownRouteM: 10 }],
+        failSafeA: 0,
+        otherEveningA: 5,
+        otherElseA: 5,
+      },
+    };
+    const { status, out } = run(['-', '--site', '1'], JSON.stringify(building));
+    expect(status).toBe(0);
+    const { site } = JSON.parse(out) as { site: { bays: object[] } };
+    expect(site).toMatchObject({
+      supplies: [
+        { nodeId: 'one', whose: 'dwelling', alone: { deviceId: 'one', ratingA: 60 } },
+        { nodeId: 'two', alone: { deviceId: 'two' } },
+        { nodeId: 'landlord', whose: 'landlord' },
+      ],
+      // 2 × 2 + 12; 10 A and 8 A of 230 V; 5 A.
+      groupDemand: { formula: { kw: 16 }, sum: { kw: 4.14 }, landlord: { kw: 1.15 } },
+      bays: [{ id: 'a', ways: { own: { supply: 'own' }, landlord: { supply: 'landlord' }, new: { holds: null } } }],
+    });
+  });
+
   it('says of a pool how many cars each policy carries and until when, with seeds to play', () => {
     const pool = {
       outlets: [1, 2, 3, 4, 5, 6].map((at) => ({ id: `bay-${at}` })),

@@ -5,6 +5,7 @@ import { lookList } from '@keen-gauge/core/look-list';
 import { guardTable } from '@keen-gauge/core/options/guard-table';
 import { options } from '@keen-gauge/core/options/options';
 import { playedPool } from './pool';
+import { printedSite } from './site';
 import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
 import { ruleSet, RULE_SETS } from '@keen-gauge/core/rules/catalogue';
 import type { Rules } from '@keen-gauge/core/rules/rules';
@@ -19,7 +20,7 @@ import { parseArgs } from 'node:util';
 import { analyseFile, type LogReport } from './log-file';
 
 const USAGE =
-  'usage: npm run -s assess -- FILE.json [--rules ID] [--log LOGFILE] [--cars SEEDS]   (- reads standard input)';
+  'usage: npm run -s assess -- FILE.json [--rules ID] [--log LOGFILE] [--cars SEEDS] [--site SEEDS]   (- reads standard input)';
 
 /** Larger than any survey, small enough not to hurt. */
 const MOST_BYTES = 20_000_000;
@@ -76,11 +77,29 @@ function stopsOf(survey: Survey, assessment: Assessment): object[] {
   }));
 }
 
+/** How many seeds something is to be played under. */
+function seedsOf(option: string, said: string | undefined): number {
+  const seeds = Number(said ?? 0);
+  if (!Number.isInteger(seeds) || seeds < 0 || seeds > 100)
+    throw new Refusal([`${option}: is "${said ?? ''}"; expected a whole number of seeds from 0 to 100`]);
+  return seeds;
+}
+
+function siteOf(survey: Survey, assessment: Assessment, rules: Rules, seeds: number): { readonly site?: object } {
+  const site = printedSite(survey, assessment, rules, seeds);
+  return site === null ? {} : { site };
+}
+
 async function main(): Promise<void> {
   let asked;
   try {
     asked = parseArgs({
-      options: { rules: { type: 'string' }, log: { type: 'string' }, cars: { type: 'string' } },
+      options: {
+        rules: { type: 'string' },
+        log: { type: 'string' },
+        cars: { type: 'string' },
+        site: { type: 'string' },
+      },
       allowPositionals: true,
     });
   } catch (error) {
@@ -92,9 +111,8 @@ async function main(): Promise<void> {
   const rules = ruleSet(id);
   if (!rules)
     throw new Refusal([`--rules: is "${id}"; expected one of ${RULE_SETS.map((each) => each.id).join(', ')}`]);
-  const seeds = Number(asked.values.cars ?? 0);
-  if (!Number.isInteger(seeds) || seeds < 0 || seeds > 100)
-    throw new Refusal([`--cars: is "${asked.values.cars ?? ''}"; expected a whole number of seeds from 0 to 100`]);
+  const seeds = seedsOf('--cars', asked.values.cars);
+  const siteSeeds = seedsOf('--site', asked.values.site);
   const read = readSurvey(await parsed(file));
   if ('faults' in read)
     throw new Refusal(read.faults.map(({ path, wrong, expected }) => `${path}: ${wrong}; expected ${expected}`));
@@ -115,6 +133,7 @@ async function main(): Promise<void> {
     whatWouldChange: whatWouldChange(survey, rules),
     toLookAt: stopsOf(survey, assessment),
     ...(survey.pool ? { pool: playedPool(survey, assessment, rules, seeds) } : {}),
+    ...siteOf(survey, assessment, rules, siteSeeds),
     ...(log ? { log } : {}),
   };
   process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`);

@@ -9,6 +9,7 @@ import earthing from '../../../docs/methods/earthing.md?raw';
 import management from '../../../docs/methods/management.md?raw';
 import pools from '../../../docs/methods/pools.md?raw';
 import route from '../../../docs/methods/route.md?raw';
+import sites from '../../../docs/methods/sites.md?raw';
 import trial from '../../../docs/methods/trial.md?raw';
 import type { Method } from './methods';
 
@@ -20,6 +21,7 @@ const TEXTS: Readonly<Record<Method, string>> = {
   management,
   trial,
   pools,
+  sites,
   calendar,
 };
 

@@ -1,5 +1,15 @@
 /** What is explained of how figures are made; each is a document of docs/methods. */
-export const METHODS = ['demand', 'route', 'earthing', 'circuit', 'management', 'trial', 'pools', 'calendar'] as const;
+export const METHODS = [
+  'demand',
+  'route',
+  'earthing',
+  'circuit',
+  'management',
+  'trial',
+  'pools',
+  'sites',
+  'calendar',
+] as const;
 export type Method = (typeof METHODS)[number];
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
@@ -10,5 +20,6 @@ export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   management: 'Limiters and options',
   trial: 'Trial',
   pools: 'Bays and cars',
+  sites: 'Supplies and bays',
   calendar: 'Days',
 };
