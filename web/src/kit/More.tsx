@@ -46,16 +46,19 @@ export function More({
   label,
   note,
   open = false,
+  onToggle,
   children,
 }: {
   readonly label: React.ReactNode;
   /** What is in it, quietly beside its name. */
   readonly note?: React.ReactNode;
   readonly open?: boolean;
+  /** Told when it is opened or put away. */
+  readonly onToggle?: () => void;
   readonly children: React.ReactNode;
 }) {
   return (
-    <Details open={open}>
+    <Details open={open} onToggle={onToggle}>
       <summary>
         <ChevronRight size={18} aria-hidden style={{ flex: 'none' }} />
         <span>

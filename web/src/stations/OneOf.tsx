@@ -2,6 +2,10 @@ import type { Station } from '@keen-gauge/core/finding';
 import { useState } from 'react';
 import { More } from '../kit/More';
 import { useSurvey } from '../survey/SurveyContext';
+import { useArrivalField } from './arrival';
+
+/** So many of one kind are many. */
+const MANY = 4;
 
 /** What a station has of one of several pieces of equipment, under its name: the first with something open there stands open, the others are put away. One alone stands as it is. */
 export function OneOf({
@@ -9,6 +13,7 @@ export function OneOf({
   name,
   station,
   of,
+  from = 2,
   children,
 }: {
   readonly id: string;
@@ -16,6 +21,8 @@ export function OneOf({
   readonly station: Station;
   /** All of them, by their ids. */
   readonly of: readonly string[];
+  /** From how many on they are put away. */
+  readonly from?: number;
   readonly children: React.ReactNode;
 }) {
   const { assessment } = useSurvey();
@@ -23,14 +30,21 @@ export function OneOf({
     finding.station === station && finding.grade !== 'note' ? (finding.subjectId ?? []) : [],
   );
   const open = about.filter((each) => each === id).length;
-  const [first] = useState(about.find((each) => of.includes(each)) === id);
+  const arrival = useArrivalField()?.split('.') ?? [];
+  const [first] = useState(about.find((each) => of.includes(each)) === id || arrival.includes(id));
+  // Of a row of outlets, what is put away is not drawn before it is wanted.
+  const [isDrawn, setDrawn] = useState(first || of.length < MANY);
+  const drawIt = (): void => {
+    setDrawn(true);
+  };
+  if (of.length < from && from > 2) return children;
   return (
     <section aria-label={name} style={{ display: 'grid', gap: '0.9rem' }}>
-      {of.length === 1 ? (
+      {of.length < from ? (
         children
       ) : (
-        <More label={name} note={open === 0 ? 'nothing open' : `${open} open`} open={first}>
-          {children}
+        <More label={name} note={open === 0 ? 'nothing open' : `${open} open`} open={first} onToggle={drawIt}>
+          {(isDrawn || arrival.includes(id)) && children}
         </More>
       )}
     </section>

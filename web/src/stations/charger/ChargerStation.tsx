@@ -1,10 +1,17 @@
-import { isCharger, KIND_NAMES, PROPOSAL_KINDS, type ProposalKind } from '@keen-gauge/core/survey/words/kinds';
+import {
+  equipmentName,
+  isCharger,
+  KIND_NAMES,
+  PROPOSAL_KINDS,
+  type ProposalKind,
+} from '@keen-gauge/core/survey/words/kinds';
 import { Plus } from 'lucide-react';
 import { Button, MainButton } from '../../kit/Button';
 import { MenuButton } from '../../kit/MenuButton';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { At } from '../bound';
+import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
 import { freshProposal } from './fresh-proposal';
 import { OtherPanel } from './OtherPanel';
@@ -22,13 +29,18 @@ export default function ChargerStation() {
   const { proposals, request } = survey;
   return (
     <StationFrame station="charger" lead="What is to be connected. Makers’ instructions come first.">
-      {proposals.map((proposal) =>
-        isCharger(proposal) ? (
-          <ProposalPanel key={proposal.id} proposal={proposal} />
-        ) : (
-          <OtherPanel key={proposal.id} proposal={proposal} />
-        ),
-      )}
+      {proposals.map((proposal) => (
+        <OneOf
+          key={proposal.id}
+          id={proposal.id}
+          name={equipmentName(proposal)}
+          station="charger"
+          of={proposals.map(({ id }) => id)}
+          from={4}
+        >
+          {isCharger(proposal) ? <ProposalPanel proposal={proposal} /> : <OtherPanel proposal={proposal} />}
+        </OneOf>
+      ))}
       {proposals.length === 0 ? (
         <Panel aria-label="No equipment yet">
           <p>

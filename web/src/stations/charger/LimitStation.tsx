@@ -1,11 +1,12 @@
 import { settingsOf } from '@keen-gauge/core/management/settings';
-import { isCharger } from '@keen-gauge/core/survey/words/kinds';
+import { equipmentName, isCharger } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Link } from 'react-router';
 import { Field } from '../../fields/Field';
 import { Notice } from '../../kit/Notice';
 import { Panel } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
+import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
 import { ClampPanel } from './ClampPanel';
 import { GuardPanel } from './GuardPanel';
@@ -26,7 +27,16 @@ export default function LimitStation() {
         </Notice>
       )}
       {chargers.map((proposal) => (
-        <LimitPanel key={proposal.id} proposal={proposal} />
+        <OneOf
+          key={proposal.id}
+          id={proposal.id}
+          name={equipmentName(proposal)}
+          station="limit"
+          of={chargers.map(({ id }) => id)}
+          from={4}
+        >
+          <LimitPanel proposal={proposal} />
+        </OneOf>
       ))}
     </StationFrame>
   );
