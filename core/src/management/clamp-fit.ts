@@ -32,6 +32,17 @@ export interface FitGap {
 
 const unknown = (answer: Answer | undefined): boolean => answer === undefined || answer === 'unknown';
 
+/** Who says how a proposal's clamp is put on: itself, but of the outlets of a row behind the same clamp the first. It is one clamp, and asked about once. */
+export function fitSpeaker(proposal: Proposal, { pool, proposals }: Pick<Survey, 'pool' | 'proposals'>): Proposal {
+  const isOutlet = ({ id }: Proposal): boolean => pool?.outlets.some((outlet) => outlet.id === id) === true;
+  if (!isOutlet(proposal)) return proposal;
+  const { clampNodeId } = proposal.limiter;
+  const first = proposals.find(
+    (each) => each.limiter.kind === 'clamp' && each.limiter.clampNodeId === clampNodeId && isOutlet(each),
+  );
+  return first ?? proposal;
+}
+
 /** How a proposal's clamp is put on: what is wrong, and what is not known. Both empty where it manages by no clamp. */
 export function clampFit(
   proposal: Proposal,
@@ -40,7 +51,8 @@ export function clampFit(
 ): { readonly wrong: readonly FitFault[]; readonly open: readonly FitGap[] } {
   const { limiter, phases, phase, nodeId } = proposal;
   if (limiter.kind !== 'clamp') return { wrong: [], open: [] };
-  const { fit = {} } = limiter;
+  const speaker = fitSpeaker(proposal, survey);
+  const { fit = {} } = speaker.limiter;
   const passing = generationPassing(survey, tree, limiter.clampNodeId);
   const seesExport = passing ?? fit.seesExport;
   const threePhase = survey.supply.phases === 3;
@@ -140,7 +152,10 @@ export function clampFit(
         field: 'proposals.limiter.fit.seesExport',
       },
   ];
-  return { wrong: wrong.filter((each) => each !== false), open: open.filter((each) => each !== false) };
+  return {
+    wrong: wrong.filter((each) => each !== false),
+    open: speaker === proposal ? open.filter((each) => each !== false) : [],
+  };
 }
 
 /** Whether generation passes a clamp, from where it is recorded; undefined while nobody has said whether there is any. */

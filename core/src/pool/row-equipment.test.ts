@@ -93,6 +93,20 @@ describe('the outlets of a row among the new equipment', () => {
     expect(poolOnSupply(made, assess(made, rules), rules)).toEqual(before);
   });
 
+  it('are asked once how their one clamp is put on, and it holds or not for all of them', () => {
+    const made = asEquipment(home(row));
+    const asked = (survey: Survey): string[] =>
+      assess(survey, rules).questions.flatMap(({ id, subjectId }) =>
+        id === 'clamp-conductor-not-known' ? [subjectId ?? ''] : [],
+      );
+    expect(asked(made)).toEqual(['bay-1']);
+    const [first] = made.proposals;
+    if (first) first.limiter = { ...first.limiter, fit: { conductor: 'line', arrowAlong: 'no' } };
+    expect(asked(made)).toEqual([]);
+    // A clamp that is turned round misleads the controller of every outlet.
+    expect(assess(made, rules).demand.limiter.holds).toBe(false);
+  });
+
   it('law: the guards of the row and those of its outlets as equipment say the same of every part', () => {
     fc.assert(
       fc.property(rows, (of) => {

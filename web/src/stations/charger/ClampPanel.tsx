@@ -1,5 +1,7 @@
+import { fitSpeaker } from '@keen-gauge/core/management/clamp-fit';
 import { settingsOf } from '@keen-gauge/core/management/settings';
 import { settingBounds, stepAtMost, type SettingBounds } from '@keen-gauge/core/management/set-points';
+import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { Plus, Trash2 } from 'lucide-react';
 import { Grounds } from '../../grounds/Grounds';
@@ -18,6 +20,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
   const set = useSet();
   const path = ['proposals', proposal.id, 'limiter'] as const;
   const { limiter } = assessment.demand;
+  const speaker = fitSpeaker(proposal, survey);
   const verdict = assessment.verdicts.find(({ id }) => id === 'limiter');
   const more = proposal.limiter.moreClamps ?? [];
   return (
@@ -61,6 +64,20 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
       </p>
       {verdict && <Grounds grounds={verdict.grounds} />}
       <h3>How the clamp is put on</h3>
+      {speaker === proposal ? (
+        <FitFields proposal={proposal} />
+      ) : (
+        <p>It is the clamp of {equipmentName(speaker)}, and recorded there.</p>
+      )}
+    </Stack>
+  );
+}
+
+function FitFields({ proposal }: { readonly proposal: Proposal }) {
+  const { survey } = useSurvey();
+  const path = ['proposals', proposal.id, 'limiter'] as const;
+  return (
+    <>
       <Field path={[...path, 'fit', 'conductor']} />
       {survey.supply.phases === 3 && <Field path={[...path, 'fit', 'phase']} />}
       <Field path={[...path, 'fit', 'arrowAlong']} />
@@ -69,7 +86,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
       {(proposal.limiter.fit?.seesExport === 'yes' || (survey.generation?.length ?? 0) > 0) && (
         <Field path={[...path, 'fit', 'signedReading']} />
       )}
-    </Stack>
+    </>
   );
 }
 
