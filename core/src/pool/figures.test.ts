@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { gbDefault as rules } from '../rules/gb-default';
 import { billed, coveringPrice } from './billing';
-import { carsAlong, carriedSpread, yearReached } from './growth';
+import { carsAlong, carsTyped, carriedSpread, yearReached } from './growth';
 import { poolGuarantees } from './guarantees';
 import type { Outlet } from './pool-year';
 import { LINE_ORDERS, turnedAlong } from './rotation';
@@ -193,4 +193,16 @@ describe('billing back', () => {
     ]);
     expect(billed(40, [6000], 0.3, null)[0]?.ownPence).toBeNull();
   });
+});
+
+it('cars typed year by year: a year between two has those of the one before, and what is half typed is left out', () => {
+  const typed = [{ year: 2030, cars: 6 }, { year: 2027, cars: 2 }, { year: 2029 }, { cars: 9 }];
+  expect(carsTyped(typed)).toEqual([
+    { year: 2027, cars: 2 },
+    { year: 2028, cars: 2 },
+    { year: 2029, cars: 2 },
+    { year: 2030, cars: 6 },
+  ]);
+  expect(yearReached(carsTyped(typed), 4)).toBe(2030);
+  expect(carsTyped([])).toEqual([]);
 });

@@ -34,6 +34,19 @@ export function carsAlong({ firstYear, startCars, ceiling, middleYear }: Curve, 
   });
 }
 
+/** Cars year by year as they are typed, in order; a year between two of them has those of the one before. */
+export function carsTyped(typed: readonly { readonly year?: number; readonly cars?: number }[]): YearOfCars[] {
+  const known = typed
+    .flatMap(({ year, cars }) => (year === undefined || cars === undefined ? [] : [{ year, cars }]))
+    .sort((a, b) => a.year - b.year);
+  const [first, last] = [known[0], known.at(-1)];
+  if (!first || !last) return [];
+  return Array.from({ length: last.year - first.year + 1 }, (_each, at) => {
+    const year = first.year + at;
+    return { year, cars: known.filter((each) => each.year <= year).at(-1)?.cars ?? first.cars };
+  });
+}
+
 /** A pool to be played with any number of cars. */
 export interface PoolPlan {
   readonly outlets: readonly Outlet[];

@@ -1,10 +1,13 @@
+import fc from 'fast-check';
 import { assess } from '../assess';
 import { RULE_SETS } from '../rules/catalogue';
 import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
+import { lawRuns } from '../testing/law-runs';
 import { elsewhereYear, plannedPool, poolOnSupply } from './plan';
 import { playSeed, worstNight } from './play';
+import { POLICIES } from './policies';
 
 const [rules] = RULE_SETS;
 if (!rules) throw new Error('no rules');
@@ -82,6 +85,24 @@ describe('how many cars are carried', () => {
     const night = worstNight(found, 'equal', 3, carried + 1);
     expect(night?.outletsA).toHaveLength(carried + 1);
     expect(night?.outletsA.some((each) => each.some((amperes) => amperes > 0))).toBe(true);
+  });
+
+  it('law: on one line a larger set-point never carries fewer cars of the same seed, under any policy that leaves nothing lying', () => {
+    const found = planned(survey);
+    if ('needs' in found) throw new Error(found.needs);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 60 }),
+        fc.integer({ min: 1, max: 30 }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.constantFrom(...POLICIES),
+        (setPointA, moreA, seed, policy) => {
+          const at = (amperes: number): number => playSeed({ ...found, setPointA: amperes }, policy, seed).carried;
+          expect(at(setPointA + moreA)).toBeGreaterThanOrEqual(at(setPointA));
+        },
+      ),
+      { numRuns: lawRuns(25) },
+    );
   });
 
   it('is never fewer at a larger set-point, with the same seed', () => {

@@ -2,7 +2,7 @@ import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import type { NodeAssessment } from '../nodes/node-assessment';
 import type { Rules } from '../rules/rules';
-import type { PoolDrivers, PoolOutlet } from '../survey/pool';
+import type { Pool, PoolDrivers, PoolOutlet } from '../survey/pool';
 import type { Survey } from '../survey/survey';
 import { nodeName, type Phase } from '../survey/words/words';
 import { supplyTree, towardsStreet, hangsFrom, protects, type SupplyTree, type TreeNode } from '../tree/supply-tree';
@@ -12,7 +12,7 @@ import { isCharger } from '../survey/words/kinds';
 import { applianceOf, Caps, foundEquipment, foundLoads, ownEquipment, ownLoads, Sums } from '../trial/house-plan';
 import { householdYear, MINUTES_A_DAY, MINUTES_A_YEAR } from '../trial/household';
 import { USUAL_DRIVERS, type DriverKind } from './drivers';
-import type { Curve } from './growth';
+import { carsAlong, carsTyped, type YearOfCars } from './growth';
 import type { SharedPart } from './guarantees';
 import type { Outlet, PoolTerms } from './pool-year';
 import { turnedAlong } from './rotation';
@@ -35,7 +35,8 @@ export interface PlannedPool {
   readonly setPointA: number;
   readonly elsewhere: Elsewhere;
   readonly terms: PoolTerms;
-  readonly curve: Curve | null;
+  /** Cars year by year, as typed or along the curve; none where neither is known. */
+  readonly years: readonly YearOfCars[];
 }
 
 /** A pool as it stands in the survey: its outlets on their lines, and the parts it shares, whatever is still missing. */
@@ -167,7 +168,6 @@ export function plannedPool(
   if (pool.setPointA === undefined) return { needs: 'The set-point.' };
   const elsewhere = elsewhereOf(survey, assessment, rules);
   if ('needs' in elsewhere) return elsewhere;
-  const { firstYear, startCars = 0, ceilingCars = pool.outlets.length, middleYear } = pool;
   return {
     outlets: poolOnSupply(survey, assessment, rules).outlets,
     kinds: pool.drivers === undefined || pool.drivers.length === 0 ? USUAL_DRIVERS : pool.drivers.map(kindOf),
@@ -179,11 +179,17 @@ export function plannedPool(
       turnMin: pool.turnMin ?? USUAL_TURN_MIN,
       nominalV: rules.nominalVoltageV.value,
     },
-    curve:
-      firstYear === undefined || middleYear === undefined
-        ? null
-        : { firstYear, startCars, ceiling: ceilingCars, middleYear },
+    years: yearsOf(pool),
   };
+}
+
+/** Years looked ahead along a curve. */
+const YEARS = 15;
+
+function yearsOf({ carsByYear, firstYear, startCars = 0, ceilingCars, middleYear, outlets }: Pool): YearOfCars[] {
+  if (carsByYear && carsByYear.length > 0) return carsTyped(carsByYear);
+  if (firstYear === undefined || middleYear === undefined) return [];
+  return carsAlong({ firstYear, startCars, ceiling: ceilingCars ?? outlets.length, middleYear }, YEARS);
 }
 
 /** Drivers as typed; what is left out is a usual commuter’s. */

@@ -6,6 +6,7 @@ import type { Survey } from '../survey/survey';
 import type { LoadPhase } from '../survey/words/words';
 import { phaseAt, supplyTree, towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { boardOf } from './supplies';
+import { asLoad } from './supply-survey';
 
 const USUAL_OUTLET_A = 32;
 
@@ -14,9 +15,11 @@ export function outletA(bay: PoolOutlet): number {
   return bay.mostA ?? USUAL_OUTLET_A;
 }
 
-/** The survey with this new equipment alone, and no row. */
-export function withEquipment({ pool: _pool, ...survey }: Survey, proposals: readonly Proposal[]): Survey {
-  return { ...survey, proposals: [...proposals] };
+/** The survey with this new equipment for its bays and no row; what else is to be connected counts as there already. */
+export function withEquipment({ pool, ...survey }: Survey, proposals: readonly Proposal[]): Survey {
+  const bays = new Set([...(pool?.outlets ?? []), ...proposals].map(({ id }) => id));
+  const others = survey.proposals.filter(({ id }) => !bays.has(id));
+  return { ...survey, loads: [...survey.loads, ...others.flatMap((each) => asLoad(each))], proposals: [...proposals] };
 }
 
 /** A bay’s charger on its owner’s board, on three lines only where the board has them. */

@@ -156,7 +156,7 @@ function agreementOf({ crosses, mustAgree, agreed }: PoolOutlet): Agreement {
 }
 
 function ownPounds({ ownRouteM }: PoolOutlet, prices: SitePrices | undefined): number | null {
-  const { eachPounds, metrePounds, oncePounds = 0 } = prices ?? {};
+  const { eachPounds, metrePounds, helpEachPounds = 0 } = prices ?? {};
   if (eachPounds === undefined || metrePounds === undefined || ownRouteM === undefined) return null;
-  return eachPounds + oncePounds + metrePounds * ownRouteM;
+  return eachPounds + metrePounds * ownRouteM - helpEachPounds;
 }

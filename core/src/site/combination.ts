@@ -241,10 +241,16 @@ function judge({ survey, rules, bays, reaches, seeds, carried }: SiteAtHand, mad
   return { ...made, holds: answer, why, setPointA: members.size > 0 ? landlord.setPointA : null };
 }
 
-/** The survey with these outlets alone in its row. */
+/** The survey with these outlets alone in its row, and none of the others among the new equipment. */
 function ofRow(survey: Survey, members: ReadonlySet<string>): Survey {
-  if (!survey.pool) return survey;
-  return { ...survey, pool: { ...survey.pool, outlets: survey.pool.outlets.filter(({ id }) => members.has(id)) } };
+  const { pool } = survey;
+  if (!pool) return survey;
+  const left = new Set(pool.outlets.flatMap(({ id }) => (members.has(id) ? [] : [id])));
+  return {
+    ...survey,
+    proposals: survey.proposals.filter(({ id }) => !left.has(id)),
+    pool: { ...pool, outlets: pool.outlets.filter(({ id }) => members.has(id)) },
+  };
 }
 
 const SHARED_WORDS = { landlord: 'landlord’s supply', new: 'new supply' } as const;

@@ -4,6 +4,7 @@ import { blankSurvey } from '../survey/blank';
 import type { PoolOutlet } from '../survey/pool';
 import type { Survey } from '../survey/survey';
 import type { Phase } from '../survey/words/words';
+import { differencesOf, withAlikeDwellings } from './alike';
 import { ownWay } from './bay-ways';
 import { adviseSite, sharedPounds } from './combination';
 import { groupDemand, groupThreeWays } from './group-demand';
@@ -114,6 +115,63 @@ describe('supplies of a building', () => {
   });
 });
 
+describe('the survey of a dwelling beside a row that gives way to it', () => {
+  const beside = (clampNodeId: string): number => {
+    const survey = court();
+    survey.proposals = [
+      {
+        id: 'row',
+        kind: 'vehicle-charger',
+        ratedA: 32,
+        phases: 3,
+        nodeId: 'landlord-board',
+        limiter: { kind: 'clamp', clampNodeId, setPointA: 80, failSafeA: 6 },
+      },
+    ];
+    const { nodes } = assess(surveyOfSupply(survey, 'flat-1'), rules);
+    return nodes.find(({ id }) => id === 'head')?.after.L1?.value ?? 0;
+  };
+  it('counts its fail-safe where its clamps see the dwelling, and all of it where they do not: 26 A more', () => {
+    expect(beside('landlord-board') - beside('split')).toBeCloseTo(26, 9);
+  });
+});
+
+describe('alike dwellings', () => {
+  it('have the loads of one that is recorded, assumed, at their own boards and on their own lines; those with loads are left', () => {
+    const survey = court();
+    survey.loads = survey.loads.filter(({ nodeId }) => nodeId !== 'board-2' && nodeId !== 'board-3');
+    const made = withAlikeDwellings(survey, 'flat-1', ['flat-2', 'flat-3', 'flat-4']);
+    const added = made.loads.slice(survey.loads.length);
+    expect(added.map(({ nodeId, assumed }) => [nodeId, assumed])).toEqual([
+      ['board-2', true],
+      ['board-2', true],
+      ['board-3', true],
+      ['board-3', true],
+    ]);
+    expect(new Set(made.loads.map(({ id }) => id)).size).toBe(made.loads.length);
+    const found = suppliesOfSite(made, assess(made, rules));
+    expect(found.find(({ nodeId }) => nodeId === 'flat-3')?.before.L3?.value).toBeCloseTo(10, 9);
+    expect(differencesOf(made, 'flat-1', 'flat-2')).toEqual({ more: [], less: [] });
+    // Done again there is nothing left to copy.
+    expect(withAlikeDwellings(made, 'flat-1', ['flat-2', 'flat-3'])).toBe(made);
+  });
+  it('are told apart by what each has more and has not', () => {
+    const survey = court();
+    survey.loads.push({
+      id: 'shower',
+      class: 'instantaneous-water-heating',
+      label: 'Shower',
+      powerW: 8500,
+      nodeId: 'board-2',
+    });
+    survey.loads = survey.loads.filter(({ id }) => id !== 'ring-2');
+    expect(differencesOf(survey, 'flat-1', 'flat-2')).toEqual({
+      more: ['Shower 8500 W'],
+      less: ['socket-circuit 0 A'],
+    });
+  });
+});
+
 describe('group demand', () => {
   it('of 24 gas-heated dwellings: 24 × 1.6 + 12 = 50.4 kW', () => {
     expect(groupDemand(24, 1.6, 12).value).toBeCloseTo(50.4, 9);
@@ -154,6 +212,15 @@ describe('a bay on its owner’s own supply', () => {
     const way = ownWay(survey, bay as PoolOutlet, rules);
     expect(way.holds).toBe(true);
     expect(way.held).not.toBe('full-rate');
+  });
+  it('counts what else is to be connected: beside a heat pump of 20 A, 10 + 20 + 32 A pass 60 A', () => {
+    const survey = court([{}]);
+    survey.proposals = [{ id: 'pump', kind: 'heat-pump', ratedA: 20, phases: 1, nodeId: 'board-1', limiter: {} }];
+    const [bay] = survey.pool?.outlets ?? [];
+    expect(ownWay(survey, bay as PoolOutlet, rules).held).not.toBe('full-rate');
+    // Of a rating that is not known nothing can be said.
+    delete survey.proposals[0]?.ratedA;
+    expect(ownWay(survey, bay as PoolOutlet, rules).holds).toBeNull();
   });
   it('does not hold where the owner of the ground refuses, and is not known without an owner', () => {
     const refused = court([{ crosses: 'others', agreed: 'no' }]);

@@ -14,6 +14,13 @@ export function surveyOfSupply(survey: Survey, deviceId: string): Survey {
   const device = tree.byId.get(deviceId);
   if (!device) return survey;
   const own = ({ nodeId }: { readonly nodeId?: string }): boolean => hangsFrom(nodeOf(tree, nodeId), device);
+  // What a clamp that sees this supply holds gives way to it, and counts with what it falls back to; whether the clamp keeps the intake is the site’s own pack to say.
+  const besideA = (proposal: Proposal): number | null => {
+    const { kind, setPointA, failSafeA, clampNodeId } = proposal.limiter;
+    const clamp = tree.byId.get(clampNodeId ?? '');
+    const givesWay = kind === 'clamp' && setPointA !== undefined && clamp !== undefined && hangsFrom(device, clamp);
+    return givesWay && failSafeA !== undefined ? failSafeA : chargerLimitA(proposal);
+  };
   const said = survey.site?.supplies?.find(({ nodeId }) => nodeId === deviceId);
   const {
     customerName: _name,
@@ -33,24 +40,26 @@ export function surveyOfSupply(survey: Survey, deviceId: string): Survey {
     supply: { ...survey.supply, deviceId },
     // A log of the building says nothing of one supply of it.
     measurements: tree.device === device ? survey.measurements : [],
-    loads: [...survey.loads, ...survey.proposals.filter((each) => !own(each)).flatMap(asLoad)],
+    loads: [
+      ...survey.loads,
+      ...survey.proposals.filter((each) => !own(each)).flatMap((each) => asLoad(each, besideA(each))),
+    ],
     proposals: survey.proposals.filter(own),
     ...(generation ? { generation: generation.filter(own) } : {}),
     ...(pool && own(pool) ? { pool } : {}),
   };
 }
 
-/** New equipment of another supply, as it draws on what is shared. */
-function asLoad(proposal: Proposal): Load[] {
-  const currentA = chargerLimitA(proposal);
-  if (currentA === null || currentA === 0) return [];
+/** New equipment of another supply, or beside what is judged, as it draws on what is shared: in full, and not known where its rating is not. */
+export function asLoad(proposal: Proposal, currentA = chargerLimitA(proposal)): Load[] {
+  if (currentA === 0) return [];
   const { id, label, nodeId, phase, phases } = proposal;
   const line = phases === 3 ? 'all' : phase;
   return [
     {
       id,
       class: 'ev-charging',
-      currentA,
+      ...(currentA === null ? {} : { currentA }),
       continuous: true,
       ...(label === undefined ? {} : { label }),
       ...(nodeId === undefined ? {} : { nodeId }),

@@ -67,6 +67,13 @@ export class PoolCosts {
   @Quantity('£', 0, 1_000_000) ownInstallationPounds?: number;
 }
 
+/** How many cars there are to be in a year. */
+export class PoolYearCars {
+  @Id() id: string;
+  @Count(2000, 2200) year?: number;
+  @Count(0, 1000) cars?: number;
+}
+
 /** Several outlets behind one set-point, and how many cars are to come. */
 export class Pool {
   @ListOf(() => PoolOutlet, 200) outlets: PoolOutlet[] = [];
@@ -88,6 +95,8 @@ export class Pool {
   @Count(0, 1000) startCars?: number;
   @Count(0, 1000) ceilingCars?: number;
   @Count(2000, 2200) middleYear?: number;
+  /** Cars year by year; left out, along the curve. */
+  @ListOf(() => PoolYearCars, 50) carsByYear?: PoolYearCars[];
   @Part(() => PoolTrunk) trunk?: PoolTrunk;
   @Part(() => PoolCosts) costs?: PoolCosts;
 }

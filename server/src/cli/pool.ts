@@ -1,14 +1,11 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { carriedSpread, carsAlong, yearReached } from '@keen-gauge/core/pool/growth';
+import { carriedSpread, yearReached } from '@keen-gauge/core/pool/growth';
 import { poolGuarantees } from '@keen-gauge/core/pool/guarantees';
 import { plannedPool, poolOnSupply } from '@keen-gauge/core/pool/plan';
 import { playSeed } from '@keen-gauge/core/pool/play';
 import { POLICIES } from '@keen-gauge/core/pool/policies';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-
-/** Years looked ahead. */
-const YEARS = 15;
 
 /** What the command line prints of a survey’s pool: its outlets on their lines, what is guaranteed, and, with seeds to play, how many cars each policy carries and until when. */
 export function playedPool(survey: Survey, assessment: Assessment, rules: Rules, seeds: number): object {
@@ -17,7 +14,7 @@ export function playedPool(survey: Survey, assessment: Assessment, rules: Rules,
   const guarantees = poolGuarantees(parts, outlets, { setPointA, failSafeA }, rules);
   const planned = plannedPool(survey, assessment, rules);
   if ('needs' in planned) return { outlets, guarantees, needs: planned.needs };
-  const years = planned.curve ? carsAlong(planned.curve, YEARS) : [];
+  const { years } = planned;
   const carried =
     seeds === 0
       ? []

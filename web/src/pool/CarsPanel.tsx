@@ -1,4 +1,4 @@
-import { carriedSpread, carsAlong, yearReached } from '@keen-gauge/core/pool/growth';
+import { carriedSpread, yearReached } from '@keen-gauge/core/pool/growth';
 import { plannedPool, type PlannedPool } from '@keen-gauge/core/pool/plan';
 import type { PlayedSeed } from '@keen-gauge/core/pool/play';
 import { POLICIES, POLICY_WORDS } from '@keen-gauge/core/pool/policies';
@@ -18,10 +18,9 @@ import { NextSteps } from './NextSteps';
 import { NightPanel } from './NightPanel';
 import { carsWords, yearWords } from './pool-words';
 import { PoolRun } from './pool-run';
+import { YearsFields } from './YearsFields';
 
 const SEEDS = 10;
-/** Years looked ahead. */
-const YEARS = 15;
 
 const Carried = styled.ul`
   list-style: none;
@@ -96,6 +95,7 @@ export function CarsPanel() {
         estimates of ours until you type others; it shows what is likely, and proves nothing that the guards do not.
       </p>
       <Growth />
+      <YearsFields />
       <More
         label="Everything else"
         note={'needs' in planned || planned.elsewhere.from === 'loads' ? 'from the loads of the survey' : 'as typed'}
@@ -171,7 +171,7 @@ function Growth() {
 }
 
 function Results({ played: { planned, seeds } }: { readonly played: Played }) {
-  const years = planned.curve ? carsAlong(planned.curve, YEARS) : [];
+  const { years } = planned;
   const most = planned.outlets.length;
   const found = POLICIES.flatMap((policy) => {
     const carried = seeds.filter((each) => each.policy === policy).map((each) => each.carried);

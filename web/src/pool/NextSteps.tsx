@@ -1,4 +1,4 @@
-import { carriedSpread, carsAlong, yearReached, type CarriedSpread } from '@keen-gauge/core/pool/growth';
+import { carriedSpread, yearReached, type CarriedSpread } from '@keen-gauge/core/pool/growth';
 import { nextSteps, type NextStep } from '@keen-gauge/core/pool/next-steps';
 import type { PlannedPool } from '@keen-gauge/core/pool/plan';
 import { useEffect, useRef, useState } from 'react';
@@ -11,7 +11,6 @@ import { carsWords, yearWords } from './pool-words';
 import { PoolRun } from './pool-run';
 
 const SEEDS = 5;
-const YEARS = 15;
 
 interface Tried {
   readonly step: NextStep;
@@ -53,7 +52,7 @@ export function NextSteps({ planned, now }: { readonly planned: PlannedPool; rea
     }
     setRunning(false);
   };
-  const years = planned.curve ? carsAlong(planned.curve, YEARS) : [];
+  const { years } = planned;
   const best = tried.find(({ carries }) => carries !== null && carries.median > now.median);
   return (
     <>

@@ -78,6 +78,21 @@ describe('bays and cars', () => {
     expect(survey().pool?.drivers).toBeUndefined();
   });
 
+  it('takes cars year by year instead of the curve, beginning with it', async () => {
+    const { survey } = await laidOut('8');
+    const cars = region('How many cars');
+    type('First year', '2030', cars);
+    type('Cars in the first year', '1', cars);
+    type('Year in which half of the others have come', '2034', cars);
+    press('Begin with the curve', cars);
+    expect(survey().pool?.carsByYear).toHaveLength(10);
+    expect(survey().pool?.carsByYear?.[0]).toMatchObject({ year: 2030, cars: 1 });
+    press('Add a year', cars);
+    expect(survey().pool?.carsByYear?.at(-1)).toMatchObject({ year: 2040 });
+    press('Back to the curve', cars);
+    expect(survey().pool?.carsByYear).toBeUndefined();
+  });
+
   it('finds the smallest trunk for the row and takes it', async () => {
     const { survey } = await laidOut('6');
     type('Set-point, each phase', '60', region('Set-point and sharing'));

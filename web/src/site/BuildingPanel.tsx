@@ -1,6 +1,7 @@
 import { groupThreeWays, type GroupFigure } from '@keen-gauge/core/site/group-demand';
 import type { SupplyOfSite } from '@keen-gauge/core/site/supplies';
 import { shown } from '@keen-gauge/core/rules/rounding';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { FieldGrid } from '../kit/fields';
 import { More } from '../kit/More';
@@ -24,7 +25,7 @@ const Three = styled.dl`
 
 /** What the dwellings of a building take together, three ways side by side. */
 export function BuildingPanel({ supplies }: { readonly supplies: readonly SupplyOfSite[] }) {
-  const { survey, assessment, rules } = useSurvey();
+  const { survey, assessment, rules, job } = useSurvey();
   const group = groupThreeWays(survey, assessment, supplies, rules);
   return (
     <Panel aria-label="The whole building">
@@ -35,6 +36,10 @@ export function BuildingPanel({ supplies }: { readonly supplies: readonly Supply
         <Way name="Measured at the intake" of={group.measured} />
         <Way name="The landlord’s, beside the first two" of={group.landlord} />
       </Three>
+      <p className="quiet">
+        One application for the site or one for each supply, as the operator wants it:{' '}
+        <Link to={`/jobs/${job.id}/pack`}>the pack</Link> is made of either.
+      </p>
       <More label="The operator’s own figures" note="for each dwelling, and once">
         <p className="quiet">
           {group.formula.figure?.steps()[0]?.substituted}. For planning only; the operator’s figure decides.

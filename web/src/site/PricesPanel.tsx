@@ -16,6 +16,7 @@ export function PricesPanel() {
         <FieldGrid>
           <BoundNumber path={['site', 'own', 'eachPounds']} label="Each bay, its charger and circuit" />
           <BoundNumber path={['site', 'own', 'metrePounds']} label="Each metre of its way" />
+          <BoundNumber path={['site', 'own', 'helpEachPounds']} label="Money help, each dwelling" />
         </FieldGrid>
       </More>
       <More label="From the landlord’s" note="once, and each bay">

@@ -71,6 +71,93 @@ describe('supplies and bays', () => {
   });
 });
 
+describe('which supply feeds which bay', () => {
+  /** Two flats’ bays, priced: own supplies 900 + 10 a metre each, the landlord’s 3000 once. */
+  function priced(survey: Survey): void {
+    court(survey);
+    survey.generation = [];
+    survey.place.premises = 'household';
+    survey.loads.push(
+      ...survey.supply.nodes
+        .filter(({ kind }) => kind === 'board')
+        .map(({ id }) => ({ id: `ring-${id}`, class: 'socket-circuit' as const, currentA: 0, nodeId: id })),
+    );
+    // The landlord’s board is on three lines: what hangs there says on which.
+    for (const load of survey.loads) if (load.nodeId === 'board') load.phase = 'L3';
+    survey.pool = {
+      outlets: [1, 2].map((bay) => ({
+        id: `bay-${bay}`,
+        label: `Bay ${bay}`,
+        mostA: 32,
+        phases: 1,
+        ownNodeId: `flat-${bay}-switch-fuse`,
+        ownRouteM: 15,
+        crosses: 'common',
+      })),
+      failSafeA: 0,
+      otherEveningA: 10,
+      otherElseA: 5,
+    };
+    survey.site = {
+      supplies: [{ id: 'landlord', nodeId: 'landlord-switch-fuse', whose: 'landlord' }],
+      own: { eachPounds: 900, metrePounds: 10 },
+      landlord: { oncePounds: 3000, eachPounds: 700 },
+    };
+  }
+  const compared = async (): Promise<HTMLElement> => {
+    const bays = region('Which supply feeds which bay');
+    await waitFor(() => within(bays).getByRole('list', { name: 'Bays' }), { timeout: 20_000 });
+    return bays;
+  };
+
+  it('recommends the cheapest that holds, says who has to be asked, and settles it', async () => {
+    const { survey } = await atSurvey('site', { changes: [priced] });
+    const bays = await compared();
+    // 2 × (900 + 150) against 3000 + 1400.
+    expect(bays.textContent).toContain('2 on their own supplies');
+    expect(bays.textContent).toContain('£2\u2009100');
+    expect(bays.textContent).toContain('To be asked first: The freeholder, for the common parts.');
+    press('Settle it so', bays);
+    expect(survey().pool?.outlets.map(({ pinned }) => pinned)).toEqual(['own', 'own']);
+  }, 30_000);
+
+  it('compares each bay: full rate and its cable on its own, how many the landlord’s carries, and why a new one is not known', async () => {
+    await atSurvey('site', { changes: [priced] });
+    const bays = await compared();
+    const ways = within(bays).getByRole('list', { name: 'Ways to feed Bay 1', hidden: true });
+    expect(ways.textContent).toContain('Full rate, 32 A.');
+    expect(ways.textContent).toMatch(/15 m of \d+(\.\d+)? mm²/);
+    expect(ways.textContent).toContain('Paid through the dwelling’s meter.');
+    expect(ways.textContent).toMatch(/it carries 2 cars/);
+    expect(ways.textContent).toContain('What fuse a new supply would have is not recorded.');
+  }, 30_000);
+
+  it('takes the loads of the first dwelling for those that have none, and says how a dwelling differs', async () => {
+    const { survey } = await atSurvey('site', {
+      changes: [
+        court,
+        (it) => {
+          it.site = { supplies: [{ id: 'landlord', nodeId: 'landlord-switch-fuse', whose: 'landlord' }] };
+          it.loads = it.loads.filter(({ nodeId = '' }) => !/^flat-[3-6]/.test(nodeId));
+          it.loads.push({
+            id: 'sauna',
+            class: 'heating-and-power',
+            label: 'Sauna',
+            powerW: 6000,
+            nodeId: 'flat-2-board',
+          });
+        },
+      ],
+    });
+    await settled();
+    const supplies = region('Supplies');
+    expect(supplies.textContent).toContain('it has Sauna 6000 W');
+    press('The other 4 are like Flat 1 switch-fuse', supplies);
+    expect(survey().loads.filter(({ assumed }) => assumed)).toHaveLength(4);
+    expect(within(supplies).queryByRole('button', { name: /are like/ })).toBeNull();
+  });
+});
+
 describe('words of a site', () => {
   it('say money, weeks and how many bays each supply feeds', () => {
     expect(poundsWords(12_400.4)).toBe('£12\u2009400');

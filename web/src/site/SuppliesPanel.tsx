@@ -1,3 +1,4 @@
+import { differencesOf, withAlikeDwellings } from '@keen-gauge/core/site/alike';
 import type { SupplyOfSite } from '@keen-gauge/core/site/supplies';
 import { worstPhase } from '@keen-gauge/core/demand/per-phase';
 import { shown } from '@keen-gauge/core/rules/rounding';
@@ -9,7 +10,7 @@ import styled from 'styled-components';
 import { Button } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { More, MoreOnPhone } from '../kit/More';
-import { Panel } from '../kit/Panel';
+import { Panel, Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { BoundText, freshId } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
@@ -53,12 +54,15 @@ const Track = styled.div`
 
 /** Every supply behind the intake with what it carries of its fuse. */
 export function SuppliesPanel({ supplies }: { readonly supplies: readonly SupplyOfSite[] }) {
-  const { job } = useSurvey();
+  const { job, survey, store } = useSurvey();
   const [sought, setSought] = useState('');
   const [all, setAll] = useState(false);
   const found = supplies.filter(({ label, customerName = '' }) =>
     `${label} ${customerName}`.toLowerCase().includes(sought.trim().toLowerCase()),
   );
+  // The first dwelling that is recorded: others are told apart from it.
+  const like = supplies.find(({ whose, empty }) => whose === 'dwelling' && !empty);
+  const bare = supplies.filter(({ whose, empty }) => whose === 'dwelling' && empty);
   const seen = all || sought !== '' ? found : found.slice(0, AT_A_GLANCE);
   return (
     <Panel aria-label="Supplies">
@@ -71,13 +75,31 @@ export function SuppliesPanel({ supplies }: { readonly supplies: readonly Supply
       ) : (
         <p className="quiet">Demand on the fullest phase, of the fuse. Say which one is the landlord’s.</p>
       )}
+      {like && bare.length > 0 && (
+        <Row>
+          <Button
+            onPress={() => {
+              store.edit(
+                withAlikeDwellings(
+                  survey,
+                  like.nodeId,
+                  bare.map(({ nodeId }) => nodeId),
+                ),
+              );
+            }}
+          >
+            {bare.length === 1 ? `${bare[0]?.label ?? ''} is` : `The other ${bare.length} are`} like {like.label}
+          </Button>
+          <span className="quiet">Its loads are copied, each assumed until it is confirmed there.</span>
+        </Row>
+      )}
       <MoreOnPhone label="Supply by supply" note={fullestWords(supplies)}>
         {supplies.length > AT_A_GLANCE && (
           <TextInput label="Look for a supply" type="search" value={sought} onChange={setSought} />
         )}
         <List>
           {seen.map((supply) => (
-            <Supply key={supply.nodeId} supply={supply} />
+            <Supply key={supply.nodeId} supply={supply} like={like} />
           ))}
         </List>
         {found.length === 0 && <p className="quiet">None is called that.</p>}
@@ -107,7 +129,7 @@ function fullestWords(supplies: readonly SupplyOfSite[]): string {
     : `${supplies.length}`;
 }
 
-function Supply({ supply }: { readonly supply: SupplyOfSite }) {
+function Supply({ supply, like }: { readonly supply: SupplyOfSite; readonly like: SupplyOfSite | undefined }) {
   const { label, ratingA, empty, before, line, customerName, whose } = supply;
   const now = worstPhase(before);
   const nowA = empty ? null : now.value;
@@ -137,9 +159,24 @@ function Supply({ supply }: { readonly supply: SupplyOfSite }) {
       {over && <strong style={{ color: 'var(--hold)' }}>Over its rating</strong>}
       {empty && <span className="quiet">No loads are recorded here: what it carries is not known.</span>}
       <More label={whose === 'landlord' ? 'The landlord’s' : 'A dwelling’s'} note="whose it is, meter point">
+        {like && like !== supply && whose === 'dwelling' && !empty && <Differences like={like} supply={supply} />}
         <Whose supply={supply} />
       </More>
     </li>
+  );
+}
+
+/** How a dwelling’s loads differ from those of the one the others are like. */
+function Differences({ like, supply }: { readonly like: SupplyOfSite; readonly supply: SupplyOfSite }) {
+  const { survey } = useSurvey();
+  const { more, less } = differencesOf(survey, like.nodeId, supply.nodeId);
+  if (more.length + less.length === 0) return <p className="quiet">Its loads are those of {like.label}.</p>;
+  return (
+    <p>
+      Beside {like.label}:{more.length > 0 && ` it has ${more.join(', ')}`}
+      {more.length > 0 && less.length > 0 && ';'}
+      {less.length > 0 && ` it has not ${less.join(', ')}`}.
+    </p>
   );
 }
 
