@@ -64,7 +64,10 @@ test('four flats with fuses of their own against the landlord’s supply: to a r
   // Whose the supplies are, and each dwelling’s bay.
   const supplies = page.getByRole('region', { name: 'Supplies' });
   await supplies.locator('summary', { hasText: 'Supply by supply' }).click();
-  await supplies.locator('li', { hasText: 'Landlord switch-fuse' }).locator('summary').click();
+  await supplies
+    .locator('li', { hasText: /^Landlord switch-fuse/ })
+    .locator('summary')
+    .click();
   await supplies
     .getByRole('radiogroup', { name: 'Whose is Landlord switch-fuse?' })
     .getByRole('radio', { name: 'The landlord’s' })

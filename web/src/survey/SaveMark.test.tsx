@@ -2,6 +2,7 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { blankSurvey } from '@keen-gauge/core/survey/blank';
 import { MemoryRouter } from 'react-router';
+import { answeredAfter, nothingCame } from '../offline/connection';
 import { SaveMark } from './SaveMark';
 import { SurveyStore, type Outcome } from './survey-store';
 
@@ -83,4 +84,20 @@ it('a failure can be tried again', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   await run();
   expect(says()).toBe('Saved');
+});
+
+it('says the same at every key while there is no connection: what stands below must not move', async () => {
+  const { store, run, says } = shown(() => ({ kind: 'no-answer' }));
+  type(store);
+  await run();
+  const without = says();
+  act(nothingCame);
+  act(() => {
+    store.set(['notes'], 'xy');
+  });
+  expect(says()).toBe(without);
+  act(() => {
+    answeredAfter(10);
+  });
+  expect(says()).not.toBe(without);
 });

@@ -3,6 +3,7 @@ import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
 import { useSyncExternalStore } from 'react';
 import { BareButton } from '../kit/Button';
+import { useConnection } from '../offline/connection';
 import type { SurveyStore } from './survey-store';
 
 const MARKS = {
@@ -49,7 +50,9 @@ export function SaveMark({
   readonly isNew?: boolean;
 }) {
   const { saveState, notKept, failedUnder } = useSyncExternalStore(store.subscribe, store.get);
-  const state = isNew && saveState === 'saved' ? 'offline' : saveState;
+  // Without a connection what was typed goes nowhere, however often it is tried: the same words stand, and nothing below them moves from key to key.
+  const goesNowhere = useConnection() === 'without' && (saveState === 'waiting' || saveState === 'saving');
+  const state = goesNowhere || (isNew && saveState === 'saved') ? 'offline' : saveState;
   const [Shape, words] = MARKS[state];
   const { pathname } = useLocation();
   const trouble = !['saved', 'waiting', 'saving'].includes(state);
