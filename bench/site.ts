@@ -2,7 +2,7 @@ import { assess } from '@keen-gauge/core/assess';
 import { STARTING_SETS } from '@keen-gauge/core/demand/starting-sets';
 import { Memory } from '@keen-gauge/core/memory';
 import { poolGuarantees } from '@keen-gauge/core/pool/guarantees';
-import { poolOnSupply } from '@keen-gauge/core/pool/plan';
+import { poolOnSupply } from '@keen-gauge/core/pool/on-supply';
 import { gbDefault as rules } from '@keen-gauge/core/rules/gb-default';
 import { adviseSite } from '@keen-gauge/core/site/combination';
 import { suppliesOfSite } from '@keen-gauge/core/site/supplies';

@@ -6,7 +6,8 @@ import type { Survey } from '../survey/survey';
 import type { CostBand } from '../survey/words/option-words';
 import { supplyTree } from '../tree/supply-tree';
 import { poolGuarantees } from './guarantees';
-import { plannedPool, poolOnSupply, type PlannedPool } from './plan';
+import { plannedPool, type PlannedPool } from './plan';
+import { poolOnSupply } from './on-supply';
 import type { Outlet } from './pool-year';
 import { LINE_ORDERS } from './rotation';
 
@@ -117,6 +118,8 @@ function newSupply({ site }: Survey, now: PlannedPool, rules: Rules): NextStep {
       outlets,
       setPointA: wholeBelow(setPointWithin(fuseA, rules)),
       elsewhere: { from: 'said', eveningA: 0, elseA: 0 },
+      besideA: [0, 0, 0],
+      fuse: { label: 'New supply', ratingA: fuseA },
     },
   };
 }

@@ -5,7 +5,9 @@ import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { lawRuns } from '../testing/law-runs';
-import { elsewhereYear, plannedPool, poolOnSupply } from './plan';
+import { elsewhereYear } from './elsewhere';
+import { plannedPool } from './plan';
+import { poolOnSupply } from './on-supply';
 import { playSeed, worstNight } from './play';
 import { POLICIES } from './policies';
 
@@ -41,7 +43,7 @@ describe('a pool in a survey', () => {
       outlets: [{ lines: ['L1'] }, { lines: ['L1'] }, { lines: ['L1'] }],
     });
     if ('needs' in found) throw new Error(found.needs);
-    const [line = new Float32Array(), two = new Float32Array()] = elsewhereYear(found.elsewhere, 1);
+    const [line = new Float32Array(), two = new Float32Array()] = elsewhereYear(found, 1);
     expect(line.some((amperes) => amperes > 0)).toBe(true);
     expect(two.every((amperes) => amperes === 0)).toBe(true);
   });
@@ -57,6 +59,31 @@ describe('a pool in a survey', () => {
     // With loads that nobody has counted nothing is guaranteed.
     const uncounted = { ...survey, loads: [{ id: 'x', class: 'cooker' as const }] } as unknown as Survey;
     expect(poolOnSupply(uncounted, assess(uncounted, rules), rules).parts[0]?.otherA.L1).toBeNull();
+  });
+
+  it('counts other new equipment past the clamps at its limit all the time, an outlet of the row not', () => {
+    const survey = withPool(settledSurvey(), { outlets: outlets(2), setPointA: 60, otherEveningA: 10, otherElseA: 4 });
+    const car = survey.proposals.find(({ kind }) => kind === 'vehicle-charger');
+    if (car) Object.assign(car, { ratedA: 32, limiter: { kind: 'fixed', fixedA: 16 } });
+    const found = planned(survey);
+    if ('needs' in found) throw new Error(found.needs);
+    expect(found.besideA[0]).toBe(16);
+    expect(elsewhereYear(found, 1)[0]?.[0]).toBe(20);
+    // The charger is the row’s first outlet: it is not beside itself.
+    const isOutlet = withPool(survey, {
+      ...(survey.pool as NonNullable<typeof survey.pool>),
+      outlets: [{ id: car?.id ?? '' }],
+    });
+    expect(planned(isOutlet)).toMatchObject({ besideA: [0, 0, 0] });
+    // Of a size that is not known nothing is played.
+    if (car) delete car.ratedA;
+    expect(planned(survey)).toMatchObject({ needs: expect.stringMatching(/^The size of/) as unknown });
+  });
+
+  it('is held against the smallest fuse at or above the clamps that nothing passes beside them', () => {
+    const survey = withPool(settledSurvey(), { outlets: outlets(2), setPointA: 60, otherEveningA: 10, otherElseA: 4 });
+    const fuseA = survey.supply.nodes.find(({ kind }) => kind === 'cut-out')?.ratingA;
+    expect(planned(survey)).toMatchObject({ fuse: { ratingA: fuseA } });
   });
 
   it('turns outlets along a three-phase supply, but for those that say their line', () => {

@@ -1,6 +1,7 @@
 import { MINUTES_A_DAY } from '../trial/household';
 import { carried, carsOf, figuresOf, type PoolFigures, type PoolPlan } from './growth';
-import { elsewhereYear, type PlannedPool } from './plan';
+import { elsewhereYear } from './elsewhere';
+import { type PlannedPool } from './plan';
 import { lineYear, type PartYear } from '../trial/fuse-year';
 import { leftOf, poolYear, WATCHED_MIN, type Watched } from './pool-year';
 import type { Policy } from './policies';
@@ -18,7 +19,7 @@ export interface PlayedSeed {
 const planOf = (planned: PlannedPool, policy: Policy, seed: number): PoolPlan => ({
   outlets: planned.outlets,
   kinds: planned.kinds,
-  left: leftOf(planned.setPointA, elsewhereYear(planned.elsewhere, seed)),
+  left: leftOf(planned.setPointA, elsewhereYear(planned, seed)),
   terms: { ...planned.terms, policy },
 });
 
@@ -61,7 +62,7 @@ export function fuseUnder(
 ): Pick<PartYear, 'highestA' | 'warmest'> {
   const plan = planOf(planned, policy, seed);
   const { drawnA } = poolYear(plan.outlets, carsOf(plan, cars, seed), plan.left, plan.terms);
-  const elseA = elsewhereYear(planned.elsewhere, seed);
+  const elseA = elsewhereYear(planned, seed);
   const lines = drawnA.map((drawn, line) =>
     lineYear(elseA[line] ?? new Float32Array(drawn.length), drawn, ratingA, line),
   );

@@ -5,7 +5,7 @@ import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
 import { lawRuns } from '../testing/law-runs';
 import { poolGuarantees } from './guarantees';
-import { poolOnSupply } from './plan';
+import { poolOnSupply } from './on-supply';
 import { outletsMissing, withOutletsAsEquipment } from './row-equipment';
 
 interface Row {

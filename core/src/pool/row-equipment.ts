@@ -3,6 +3,7 @@ import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { isCharger } from '../survey/words/kinds';
 import { supplyTree } from '../tree/supply-tree';
+import { outletA } from './on-supply';
 import type { Outlet } from './pool-year';
 
 /** The outlets of a row that are not among the survey’s new equipment yet: one that is bears the same id. A bay that is only prepared is none of them. */
@@ -29,7 +30,7 @@ export function withOutletsAsEquipment(survey: Survey, onLines: readonly Outlet[
       ...alike(like),
       id: outlet.id,
       label: outlet.label ?? `Bay ${place + 1}`,
-      ratedA: on?.mostA ?? outlet.mostA ?? 32,
+      ratedA: outletA(outlet),
       phases: (on?.lines.length ?? 1) === 3 ? 3 : 1,
       ...(single === undefined ? {} : { phase: single }),
       ...(pool.nodeId === undefined ? {} : { nodeId: pool.nodeId }),

@@ -1,4 +1,5 @@
 import { BEFORE_THE_METER } from '../management/placement';
+import { outletA } from '../pool/on-supply';
 import type { Outlet } from '../pool/pool-year';
 import type { PoolOutlet } from '../survey/pool';
 import type { Proposal } from '../survey/proposal';
@@ -7,13 +8,6 @@ import type { LoadPhase } from '../survey/words/words';
 import { phaseAt, supplyTree, towardsStreet, type SupplyTree } from '../tree/supply-tree';
 import { boardOf } from './supplies';
 import { asLoad } from './supply-survey';
-
-const USUAL_OUTLET_A = 32;
-
-/** What an outlet may draw. */
-export function outletA(bay: PoolOutlet): number {
-  return bay.mostA ?? USUAL_OUTLET_A;
-}
 
 /** The survey with this new equipment for its bays and no row; what else is to be connected counts as there already. */
 export function withEquipment({ pool, ...survey }: Survey, proposals: readonly Proposal[]): Survey {
@@ -46,18 +40,12 @@ export function ownEquipment(survey: Survey, bay: PoolOutlet): Proposal {
                 id: 'way',
                 lengthM: bay.ownRouteM,
                 laid: 'clipped',
-                circuitsTogether: 1,
-                ambientC: AIR_C,
-                insulationMm: 0,
               },
             ],
           },
         }),
   };
 }
-
-/** The air a cable along walls and lofts is taken to lie in. */
-const AIR_C = 30;
 
 /**
  * Where a row’s clamps go that nobody has put anywhere: as near the street as what is not the operator’s reaches, so that they see everything the row shares with the dwellings. A dwelling’s own clamp

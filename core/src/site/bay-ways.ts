@@ -7,11 +7,13 @@ import { fixedLimit, managed, unlimited } from '../options/limits';
 import type { Rules } from '../rules/rules';
 import type { PoolOutlet } from '../survey/pool';
 import type { Proposal } from '../survey/proposal';
-import type { SitePrices } from '../survey/site';
+import type { SiteTerms } from '../survey/site';
 import type { Survey } from '../survey/survey';
 import type { OptionKind } from '../survey/words/option-words';
+import type { Answer } from '../survey/words/words';
 import type { BaySupply } from '../survey/words/site-words';
-import { outletA, ownEquipment, withEquipment } from './bay-survey';
+import { outletA } from '../pool/on-supply';
+import { ownEquipment, withEquipment } from './bay-survey';
 import type { SharedReach } from './shared-reach';
 
 /** A bay fed from one of the supplies it could hang from: whether that holds, by what cable, who has to agree, what it takes. */
@@ -62,7 +64,7 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
     weeks: rules.optionTerms.value['full-rate'].waitWeeks,
     pounds: null,
   });
-  if (bay.ownNodeId === undefined) return open('Whose own supply could feed it is not recorded.');
+  if (bay.ownNodeId === undefined) return open('Owner’s supply not recorded.');
   const alone = withEquipment(survey, [ownEquipment(survey, bay)]);
   let first: Judged | null = null;
   let undecided: Judged | null = null;
@@ -76,17 +78,13 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
   }
   const taken = holding ?? undecided ?? first;
   const equipment = taken?.draft.survey.proposals[0];
-  if (!taken || !equipment) return open('Its charger is not known.');
+  if (!taken || !equipment) return open('Charger not recorded.');
   const { current } = charging(taken.draft.survey, equipment, taken.assessment, rules);
   const refused = agrees.answer === 'no';
   return {
     supply: 'own',
     holds: refused ? false : taken.holds,
-    why: refused
-      ? `${agrees.who ?? 'Whoever has to'} does not agree.`
-      : taken.holds === true
-        ? taken.draft.title
-        : taken.why,
+    why: refused ? `${agrees.who ?? 'Owner'} does not agree.` : taken.holds === true ? taken.draft.title : taken.why,
     mostA: current.mostA,
     leastA: current.leastA,
     held: taken.draft.kind,
@@ -100,20 +98,21 @@ export function ownWay(survey: Survey, bay: PoolOutlet, rules: Rules): BayWay {
 
 /** A bay on a shared supply, the landlord’s or a new one, as far as that reaches. */
 export function sharedWay(supply: 'landlord' | 'new', reach: SharedReach, bay: PoolOutlet): BayWay {
+  const agrees: Agreement = {
+    who: supply === 'new' ? 'Building manager and operator' : 'Building manager',
+    answer: answerOf(reach.terms?.agreed),
+  };
   return {
     supply,
-    holds: reach.holds,
-    why: reach.why,
+    holds: agrees.answer === 'no' ? false : reach.holds,
+    why: agrees.answer === 'no' ? `${agrees.who ?? ''} does not agree.` : reach.why,
     mostA: outletA(bay),
     leastA: null,
     held: 'managed',
     cable: null,
-    agrees: {
-      who: supply === 'new' ? 'Whoever manages the building, and the operator' : 'Whoever manages the building',
-      answer: null,
-    },
+    agrees,
     weeks: reach.weeks,
-    pounds: reach.prices?.eachPounds ?? null,
+    pounds: reach.terms?.eachPounds ?? null,
   };
 }
 
@@ -148,14 +147,18 @@ function agreementOf({ crosses, mustAgree, agreed }: PoolOutlet): Agreement {
   const who =
     mustAgree ??
     (crosses === 'common'
-      ? 'The freeholder, for the common parts'
+      ? 'Freeholder, for the common parts'
       : crosses === 'others'
-        ? 'The owner of the ground crossed'
+        ? 'Owner of the land crossed'
         : null);
-  return { who, answer: who === null ? null : agreed === 'yes' ? 'yes' : agreed === 'no' ? 'no' : null };
+  return { who, answer: who === null ? null : answerOf(agreed) };
 }
 
-function ownPounds({ ownRouteM }: PoolOutlet, prices: SitePrices | undefined): number | null {
+function answerOf(answer: Answer | undefined): Agreement['answer'] {
+  return answer === 'yes' || answer === 'no' ? answer : null;
+}
+
+function ownPounds({ ownRouteM }: PoolOutlet, prices: SiteTerms | undefined): number | null {
   const { eachPounds, metrePounds, helpEachPounds = 0 } = prices ?? {};
   if (eachPounds === undefined || metrePounds === undefined || ownRouteM === undefined) return null;
   return eachPounds + metrePounds * ownRouteM - helpEachPounds;

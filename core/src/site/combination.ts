@@ -2,13 +2,13 @@ import { assess } from '../assess';
 import { fits } from '../options/fits';
 import type { Rules } from '../rules/rules';
 import type { PoolOutlet } from '../survey/pool';
-import type { SitePrices } from '../survey/site';
+import type { SiteTerms } from '../survey/site';
 import type { Survey } from '../survey/survey';
 import { COST_BANDS, type CostBand } from '../survey/words/option-words';
 import { BAY_SUPPLIES, type BaySupply } from '../survey/words/site-words';
 import { withEquipment } from './bay-survey';
 import { ownWay, sharedWay, type BayWay } from './bay-ways';
-import { landlordReach, newReach, type Carried, type SharedReach } from './shared-reach';
+import { Cars, landlordRow, sharedReaches, type SharedReach } from './shared-reach';
 
 /** A bay with every way it can be fed. */
 export interface ComparedBay {
@@ -52,8 +52,8 @@ export interface SiteAdvice {
  * shared supplies carry their cars; without prices the soonest. What somebody has pinned stays. Source: guide section 16.
  */
 export function adviseSite(survey: Survey, rules: Rules, seeds = 5): SiteAdvice {
-  const carried: Carried = [];
-  const reaches = { landlord: landlordReach(survey, seeds, rules, [], carried), new: newReach(survey, seeds, rules) };
+  const cars = new Cars(seeds);
+  const reaches = sharedReaches(survey, rules, cars);
   const known = new Map<string, BayWay>();
   const bays = (survey.pool?.outlets ?? []).map((bay, at): ComparedBay => {
     // Alike bays are judged once.
@@ -73,8 +73,8 @@ export function adviseSite(survey: Survey, rules: Rules, seeds = 5): SiteAdvice 
       },
     };
   });
-  if (bays.length === 0) return { bays, reaches, best: null, because: 'No bays are laid out.', others: [] };
-  const site = { survey, rules, bays, reaches, seeds, carried };
+  if (bays.length === 0) return { bays, reaches, best: null, because: 'No bays recorded.', others: [] };
+  const site = { survey, rules, bays, reaches, cars };
   const candidates = inOrder(possible(site).map((choice) => described(site, choice)));
   const passed: Combination[] = [];
   let best: Combination | null = null;
@@ -108,8 +108,7 @@ interface SiteAtHand {
   readonly rules: Rules;
   readonly bays: readonly ComparedBay[];
   readonly reaches: SiteAdvice['reaches'];
-  readonly seeds: number;
-  readonly carried: Carried;
+  readonly cars: Cars;
 }
 
 type Choice = readonly BaySupply[];
@@ -153,7 +152,7 @@ function described({ bays, reaches, rules }: SiteAtHand, choice: Choice): Combin
   const own = ways.filter(({ supply }) => supply === 'own');
   const shared = (['landlord', 'new'] as const).filter((each) => counts[each] > 0);
   const ownPounds = total(own.map(({ pounds }) => pounds));
-  const prices = shared.map((each) => sharedPounds(reaches[each].prices, counts[each]));
+  const prices = shared.map((each) => sharedPounds(reaches[each].terms, counts[each]));
   const terms = rules.optionTerms.value;
   const bands = [
     ...own.map(({ held }) => terms[held].costBand),
@@ -181,7 +180,7 @@ function total(parts: readonly (number | null)[]): number | null {
 
 /** What so many bays on a shared supply cost together and one at a time, money help taken off: once, each, and help up to its most. */
 export function sharedPounds(
-  prices: SitePrices | undefined,
+  prices: SiteTerms | undefined,
   count: number,
 ): { readonly together: number; readonly singly: number } | null {
   const { oncePounds, eachPounds, helpEachPounds = 0, helpMostPounds = Infinity, helpFromBays = 1 } = prices ?? {};
@@ -203,8 +202,8 @@ function inOrder(all: readonly Combination[]): Combination[] {
   );
 }
 
-/** Whether the whole site holds with every bay fed as chosen. */
-function judge({ survey, rules, bays, reaches, seeds, carried }: SiteAtHand, made: Combination): Combination {
+/** Whether the whole site holds with every bay fed as chosen: first each bay by itself, then every rating together, and last the cars, which have to be played. */
+function judge({ survey, rules, bays, reaches, cars }: SiteAtHand, made: Combination): Combination {
   const ways = bays.map((bay, at) => ({ bay, way: bay.ways[made.choices[at]?.supply ?? 'own'] }));
   const wrong = ways.find(({ way }) => way.holds === false) ?? ways.find(({ way }) => way.holds === null);
   if (wrong) return { ...made, holds: wrong.way.holds, why: `${wrong.bay.label}: ${wrong.way.why}` };
@@ -214,31 +213,26 @@ function judge({ survey, rules, bays, reaches, seeds, carried }: SiteAtHand, mad
       ? [equipment.limiter.kind === 'clamp' ? { ...equipment, limiter: { kind: 'none' as const } } : equipment]
       : [],
   );
-  // Beside chargers on other supplies of the building the landlord’s row is held to less, and carries fewer.
   const members = new Set(made.choices.flatMap(({ bayId, supply }) => (supply === 'landlord' ? [bayId] : [])));
-  const landlord =
-    members.size === 0 || (own.length === 0 && members.size === bays.length)
-      ? reaches.landlord
-      : landlordReach(ofRow(survey, members), seeds, rules, own, carried);
-  for (const [shared, reach] of [
-    ['landlord', landlord],
-    ['new', reaches.new],
-  ] as const) {
-    if (made.counts[shared] === 0) continue;
-    if (reach.holds !== true) return { ...made, holds: reach.holds, why: reach.why };
-    const carries = reach.carries?.least ?? 0;
-    if (made.counts[shared] > carries)
-      return {
-        ...made,
-        holds: false,
-        why: `${made.counts[shared]} on the ${SHARED_WORDS[shared]}, which is sure to carry ${carries}${own.length > 0 && shared === 'landlord' ? ' beside the others' : ''}.`,
-      };
-  }
-  const row = members.size > 0 ? landlord.equipment : [];
-  // Nothing more hangs from what is there.
-  if (row.length + own.length === 0) return { ...made, holds: true, why: 'Nothing is added to the present supplies.' };
-  const { answer, why } = fits(assess(withEquipment(survey, [...row, ...own]), rules));
-  return { ...made, holds: answer, why, setPointA: members.size > 0 ? landlord.setPointA : null };
+  // Beside chargers on other supplies of the building the landlord’s row is held to less, and carries fewer.
+  const row = members.size === 0 ? null : landlordRow(ofRow(survey, members), own, rules);
+  if (row && row.holds !== true) return { ...made, holds: row.holds, why: row.why };
+  const together = [...(row?.equipment ?? []), ...own];
+  const fit =
+    together.length === 0
+      ? { answer: true, why: 'Nothing is added to the present supplies.' }
+      : fits(assess(withEquipment(survey, together), rules));
+  const judged = { ...made, holds: fit.answer, why: fit.why, setPointA: row?.setPointA ?? null };
+  if (judged.holds !== true) return judged;
+  const room = {
+    landlord: row?.planned ? cars.carriedBy(row.planned).least : 0,
+    new: reaches.new.carries?.least ?? 0,
+  };
+  const full = (['landlord', 'new'] as const).find((each) => made.counts[each] > room[each]);
+  if (full === undefined) return judged;
+  const besides = full === 'landlord' && own.length > 0 ? ' beside the others' : '';
+  const why = `${made.counts[full]} bays on the ${SHARED_WORDS[full]}, which is enough for ${room[full]}${besides}.`;
+  return { ...judged, holds: false, why };
 }
 
 /** The survey with these outlets alone in its row, and none of the others among the new equipment. */
@@ -260,14 +254,18 @@ function key({ choices }: Combination): string {
 }
 
 function reason(best: Combination | null, passed: readonly Combination[]): string {
-  if (!best)
-    return passed[0] ? `No combination is known to hold. ${passed[0].why}` : 'No combination is known to hold.';
+  if (!best) return passed[0] ? `No plan is known to work yet. ${passed[0].why}` : 'No plan is known to work yet.';
   const [dearer] = passed;
-  const first =
+  return [
     best.pounds === null
-      ? 'Without prices, the soonest that holds on every part of the site.'
-      : 'The cheapest that holds on every part of the site.';
-  return dearer ? `${first} What would have come before it does not: ${dearer.why}` : first;
+      ? 'The soonest plan with every part within its rating; no prices entered.'
+      : 'The cheapest plan with every part within its rating.',
+    ...(dearer
+      ? [
+          `${best.pounds === null ? 'A sooner one' : 'A cheaper one'} ${dearer.holds === false ? 'fails' : 'is not known to work'}: ${dearer.why}`,
+        ]
+      : []),
+  ].join(' ');
 }
 
 /** The bays of a site as they would be pinned to a combination. */

@@ -1,87 +1,63 @@
 import { assess } from '../assess';
 import { carriedSpread, type CarriedSpread } from '../pool/growth';
 import { poolGuarantees, type SharedPart } from '../pool/guarantees';
-import { plannedPool, poolOnSupply, type PlannedPool } from '../pool/plan';
+import { poolOnSupply } from '../pool/on-supply';
+import { plannedPool, type PlannedPool } from '../pool/plan';
 import { playSeed } from '../pool/play';
 import type { Rules } from '../rules/rules';
 import type { Pool } from '../survey/pool';
-import type { SitePrices } from '../survey/site';
 import type { Proposal } from '../survey/proposal';
+import type { SiteTerms } from '../survey/site';
 import type { Survey } from '../survey/survey';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, supplyTree } from '../tree/supply-tree';
-import { boardOf } from './supplies';
 import { clampPlace, rowEquipment, withEquipment } from './bay-survey';
+import { boardOf } from './supplies';
 
-/** How far a shared supply reaches: whether its row is kept within every rating, and how many cars it carries. */
-export interface SharedReach {
+/** A row on a shared supply, and whether every part it shares is kept within its rating; how many cars it carries is another question. */
+export interface SharedRow {
   /** Null while something that decides it is not known. */
   readonly holds: boolean | null;
   readonly why: string;
   readonly setPointA: number | null;
-  readonly carries: CarriedSpread | null;
-  readonly weeks: readonly [number, number];
-  readonly prices: SitePrices | undefined;
   /** The row as new equipment, as it was judged; none where nothing could be. */
   readonly equipment: readonly Proposal[];
+  /** What it is played from; null where that is not known. */
+  readonly planned: PlannedPool | null;
 }
 
-/** What was played already of one building. */
-export type Carried = { readonly setPointA: number; readonly outlets: number; readonly carries: CarriedSpread }[];
+/** A row with how many cars it carries. */
+export interface SharedReach extends SharedRow {
+  readonly carries: CarriedSpread | null;
+  readonly weeks: readonly [number, number];
+  readonly terms: SiteTerms | undefined;
+}
 
-const POLICY = 'equal';
+const unknownRow = (why: string): SharedRow => ({ holds: null, why, setPointA: null, equipment: [], planned: null });
 
 /**
- * Every bay on the landlord’s supply: the row of the survey hung there, its clamps as near the street as may be unless they are recorded elsewhere, held to the recorded set-point or the
- * largest that holds beside the new equipment of other supplies. Source: guide section 16.
+ * Bays on the landlord’s supply: the row of the survey connected there, its clamps as near the street as may be unless they are recorded elsewhere. It is held to the recorded set-point or the largest
+ * that holds; beside new equipment of other supplies never to more than holds there. Source: guide section 16.
  */
-export function landlordReach(
-  survey: Survey,
-  seeds: number,
-  rules: Rules,
-  beside: readonly Proposal[] = [],
-  carried: Carried = [],
-): SharedReach {
-  const weeks = rules.optionTerms.value['other-supply'].waitWeeks;
-  const prices = survey.site?.landlord;
-  const open = (why: string): SharedReach => ({
-    holds: null,
-    why,
-    setPointA: null,
-    carries: null,
-    weeks,
-    prices,
-    equipment: [],
-  });
+export function landlordRow(survey: Survey, beside: readonly Proposal[], rules: Rules): SharedRow {
   const device = survey.site?.supplies?.find(({ whose }) => whose === 'landlord')?.nodeId;
-  if (device === undefined) return open('Which supply is the landlord’s is not recorded.');
-  if (!survey.pool) return open('The bays are not laid out.');
+  if (device === undefined) return unknownRow('Landlord’s supply not recorded.');
+  if (!survey.pool) return unknownRow('No bays recorded.');
   const tree = supplyTree(survey);
   const above = tree.byId.get(device);
-  const hangsThere =
-    above !== undefined && survey.pool.nodeId !== undefined && hangsFrom(nodeOf(tree, survey.pool.nodeId), above);
-  const nodeId = hangsThere ? (survey.pool.nodeId ?? device) : boardOf(tree, device);
+  const recorded = survey.pool.nodeId;
+  const isThere = above !== undefined && recorded !== undefined && hangsFrom(nodeOf(tree, recorded), above);
+  const nodeId = isThere ? recorded : boardOf(tree, device);
   const pool: Pool = { ...survey.pool, nodeId, clampNodeId: survey.pool.clampNodeId ?? clampPlace(tree, nodeId) };
-  return reached({ ...withEquipment(survey, beside), pool }, seeds, rules, { weeks, prices }, carried);
+  return heldRow({ ...withEquipment(survey, beside), pool }, rules);
 }
 
 /** Every bay on a supply made for charging alone, whose fuse somebody proposes. */
-export function newReach(survey: Survey, seeds: number, rules: Rules): SharedReach {
-  const { newFuseA, newWeeks, anew: prices } = survey.site ?? {};
-  const weeks =
-    newWeeks === undefined ? rules.optionTerms.value['three-phase'].waitWeeks : ([newWeeks, newWeeks] as const);
-  const open = (why: string): SharedReach => ({
-    holds: null,
-    why,
-    setPointA: null,
-    carries: null,
-    weeks,
-    prices,
-    equipment: [],
-  });
-  if (newFuseA === undefined) return open('What fuse a new supply would have is not recorded.');
-  if (!survey.pool) return open('The bays are not laid out.');
-  const { nodeId: _hangs, clampNodeId: _clamps, setPointA: _held, ...pool } = survey.pool;
+function newRow(survey: Survey, rules: Rules): SharedRow {
+  const newFuseA = survey.site?.newFuseA;
+  if (newFuseA === undefined) return unknownRow('New supply fuse not recorded.');
+  if (!survey.pool) return unknownRow('No bays recorded.');
+  const { nodeId: _at, clampNodeId: _clamps, setPointA: _held, ...pool } = survey.pool;
   const alone: Survey = {
     ...withEquipment(survey, []),
     supply: {
@@ -94,75 +70,87 @@ export function newReach(survey: Survey, seeds: number, rules: Rules): SharedRea
   };
   const nothing = { L1: 0, L2: 0, L3: 0 };
   const fuse = { id: 'new-fuse', label: 'New supply', ratingA: newFuseA, otherA: nothing, unseenA: nothing };
-  return reached(alone, seeds, rules, { weeks, prices }, [], [fuse]);
+  return heldRow(alone, rules, [fuse]);
 }
 
-function reached(
-  survey: Survey,
-  seeds: number,
-  rules: Rules,
-  { weeks, prices }: Pick<SharedReach, 'weeks' | 'prices'>,
-  carried: Carried,
-  only?: readonly SharedPart[],
-): SharedReach {
+function heldRow(survey: Survey, rules: Rules, only?: readonly SharedPart[]): SharedRow {
+  const { pool } = survey;
+  if (!pool) return unknownRow('No bays recorded.');
   const assessment = assess(survey, rules);
   const { outlets, parts: found } = poolOnSupply(survey, assessment, rules);
   const parts = only ?? found;
-  const free = poolGuarantees(parts, outlets, { setPointA: 0, failSafeA: survey.pool?.failSafeA ?? 0 }, rules);
-  const setPointA = survey.pool?.setPointA ?? free.mostSetPointA ?? null;
-  const about = { setPointA, weeks, prices };
-  if (free.unknown.length > 0 || setPointA === null) {
-    const where = [...new Set(free.unknown.map(({ label }) => label))].join(', ');
-    return {
-      ...about,
-      holds: null,
-      why: `A rating, or what else is drawn, is not known${where === '' ? '' : ` at ${where}`}.`,
-      carries: null,
-      equipment: [],
-    };
+  const failSafeA = pool.failSafeA ?? 0;
+  const { unknown, mostSetPointA } = poolGuarantees(parts, outlets, { setPointA: 0, failSafeA }, rules);
+  if (unknown.length > 0 || mostSetPointA === null) {
+    const where = [...new Set(unknown.map(({ label }) => label))].join(', ');
+    return unknownRow(`Rating or demand not known${where === '' ? '' : ` at ${where}`}.`);
   }
-  const held: Survey = { ...survey, pool: { ...(survey.pool as Pool), setPointA } };
-  const { guards } = poolGuarantees(parts, outlets, { setPointA, failSafeA: survey.pool?.failSafeA ?? 0 }, rules);
+  const isAlone = survey.proposals.length === 0;
+  const setPointA = isAlone
+    ? (pool.setPointA ?? mostSetPointA)
+    : Math.min(pool.setPointA ?? mostSetPointA, mostSetPointA);
+  const held: Survey = { ...survey, pool: { ...pool, setPointA } };
+  const equipment = rowEquipment(held, outlets);
+  const { guards } = poolGuarantees(parts, outlets, { setPointA, failSafeA }, rules);
   const failing = guards.find(({ holds }) => !holds);
-  if (failing)
-    return {
-      ...about,
-      holds: false,
-      why: `${failing.label}, ${failing.line}: over its rating with the set-point at ${setPointA} A.`,
-      carries: null,
-      equipment: rowEquipment(held, outlets),
-    };
+  if (failing) {
+    const why = `${failing.label}, ${failing.line}: over its rating with a set-point of ${setPointA} A.`;
+    return { holds: false, why, setPointA, equipment, planned: null };
+  }
   const planned = plannedPool(held, assessment, rules);
-  if ('needs' in planned)
-    return {
-      ...about,
-      holds: null,
-      why: `Not known yet: ${planned.needs}`,
-      carries: null,
-      equipment: rowEquipment(held, outlets),
-    };
-  const carries = carriedBy(held, planned, seeds, carried);
+  if ('needs' in planned) return { holds: null, why: `Needs: ${planned.needs}`, setPointA, equipment, planned: null };
+  return { holds: true, why: `Within every rating at ${setPointA} A.`, setPointA, equipment, planned };
+}
+
+/** How many cars a row carries over so many seeds; the same row is played once. */
+export class Cars {
+  private readonly known = new Map<string, CarriedSpread>();
+
+  constructor(private readonly seeds: number) {}
+
+  carriedBy(planned: PlannedPool): CarriedSpread {
+    const { setPointA, besideA, elsewhere, outlets, terms } = planned;
+    const key = JSON.stringify([
+      setPointA,
+      besideA,
+      elsewhere,
+      outlets.map(({ lines, mostA }) => [lines, mostA]),
+      terms.policy,
+    ]);
+    const known = this.known.get(key);
+    if (known) return known;
+    const found = carriedSpread(
+      Array.from({ length: this.seeds }, (_each, at) => playSeed(planned, terms.policy, at + 1).carried),
+    );
+    this.known.set(key, found);
+    return found;
+  }
+}
+
+/** How far the landlord’s supply and a new one reach with every bay on them. */
+export function sharedReaches(
+  survey: Survey,
+  rules: Rules,
+  cars: Cars,
+): Readonly<Record<'landlord' | 'new', SharedReach>> {
+  const { landlord, anew, newWeeks } = survey.site ?? {};
+  const waits = rules.optionTerms.value;
+  const weeks = newWeeks === undefined ? waits['three-phase'].waitWeeks : ([newWeeks, newWeeks] as const);
   return {
-    ...about,
-    holds: carries.least > 0,
-    why: `At ${setPointA} A it carries ${carries.least === carries.most ? carries.least : `${carries.least} to ${carries.most}`} cars.`,
-    carries,
-    equipment: rowEquipment(held, outlets),
+    landlord: reachOf(landlordRow(survey, [], rules), cars, landlord, waits['other-supply'].waitWeeks),
+    new: reachOf(newRow(survey, rules), cars, anew, weeks),
   };
 }
 
-/**
- * How many cars a row carries over so many seeds, played once for each set-point and number of outlets. What was carried at no more amperes by no fewer outlets is carried here: a larger set-point and
- * fewer cars give nobody less.
- */
-function carriedBy({ pool }: Survey, planned: PlannedPool, seeds: number, known: Carried): CarriedSpread {
-  const outlets = planned.outlets.length;
-  const sure = known.find(
-    (each) => each.setPointA <= planned.setPointA && each.outlets >= outlets && each.carries.least >= outlets,
-  );
-  if (sure) return { least: outlets, median: outlets, most: outlets };
-  const found = Array.from({ length: seeds }, (_each, at) => playSeed(planned, pool?.policy ?? POLICY, at + 1).carried);
-  const carries = carriedSpread(found);
-  known.push({ setPointA: planned.setPointA, outlets, carries });
-  return carries;
+function reachOf(
+  row: SharedRow,
+  cars: Cars,
+  terms: SiteTerms | undefined,
+  weeks: readonly [number, number],
+): SharedReach {
+  if (row.holds !== true || row.planned === null) return { ...row, carries: null, weeks, terms };
+  const carries = cars.carriedBy(row.planned);
+  const { least, most } = carries;
+  const why = `Enough for ${least === most ? least : `${least} to ${most}`} car${most === 1 ? '' : 's'} at ${row.setPointA ?? 0} A.`;
+  return { ...row, holds: least > 0, why, carries, weeks, terms };
 }

@@ -1,13 +1,15 @@
 import { assess } from '../assess';
 import { gbDefault as rules } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';
-import type { PoolOutlet } from '../survey/pool';
+import type { Pool, PoolOutlet } from '../survey/pool';
 import type { Survey } from '../survey/survey';
 import type { Phase } from '../survey/words/words';
 import { differencesOf, withAlikeDwellings } from './alike';
+import { ownEquipment } from './bay-survey';
 import { ownWay } from './bay-ways';
 import { adviseSite, sharedPounds } from './combination';
 import { groupDemand, groupThreeWays } from './group-demand';
+import { landlordRow } from './shared-reach';
 import { surveyOfSupply } from './supply-survey';
 import { suppliesOfSite } from './supplies';
 
@@ -73,6 +75,9 @@ function court(bays: readonly Partial<PoolOutlet>[] = [], flatA = 60): Survey {
   return survey;
 }
 
+/** Outlets that stand on the line of flats 1 and 4. */
+const onL1: PoolOutlet[] = [1, 2].map((at) => ({ id: `l1-${at}`, mostA: 32, phases: 1, firstLine: 'L1' }));
+
 describe('supplies of a building', () => {
   it('are the fuses with a meter of their own, each with its own demand: 10 A of a flat on its line, 5 A of the landlord on each', () => {
     const survey = court();
@@ -102,7 +107,7 @@ describe('supplies of a building', () => {
       { id: 'here', kind: 'vehicle-charger', ratedA: 32, phases: 1, nodeId: 'board-1', limiter: {} },
       { id: 'there', kind: 'vehicle-charger', ratedA: 16, phases: 1, nodeId: 'board-4', limiter: {} },
     ];
-    const own = surveyOfSupply(survey, 'flat-1');
+    const own = surveyOfSupply(survey, 'flat-1', assess(survey, rules));
     const { supply, demand, nodes } = assess(own, rules);
     expect(own.place).toMatchObject({ customerName: 'A. Tester', meterPointNumber: '9700000012340' });
     expect(own.proposals.map(({ id }) => id)).toEqual(['here']);
@@ -116,23 +121,32 @@ describe('supplies of a building', () => {
 });
 
 describe('the survey of a dwelling beside a row that gives way to it', () => {
-  const beside = (clampNodeId: string): number => {
+  const beside = (clampNodeId: string, setPointA: number): number => {
     const survey = court();
     survey.proposals = [
       {
         id: 'row',
         kind: 'vehicle-charger',
-        ratedA: 32,
+        ratedA: 90,
         phases: 3,
         nodeId: 'landlord-board',
-        limiter: { kind: 'clamp', clampNodeId, setPointA: 80, failSafeA: 6 },
+        limiter: {
+          kind: 'clamp',
+          clampNodeId,
+          setPointA,
+          failSafeA: 6,
+          fit: { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', phase: 'all' },
+        },
       },
     ];
-    const { nodes } = assess(surveyOfSupply(survey, 'flat-1'), rules);
+    const { nodes } = assess(surveyOfSupply(survey, 'flat-1', assess(survey, rules)), rules);
     return nodes.find(({ id }) => id === 'head')?.after.L1?.value ?? 0;
   };
-  it('counts its fail-safe where its clamps see the dwelling, and all of it where they do not: 26 A more', () => {
-    expect(beside('landlord-board') - beside('split')).toBeCloseTo(26, 9);
+  it('counts its fail-safe where its clamps see the dwelling, and all of it where they do not: 84 A more', () => {
+    expect(beside('landlord-board', 80) - beside('split', 80)).toBeCloseTo(84, 9);
+  });
+  it('counts all of it where its clamps do not keep the building either: 160 A past a head of 100 A', () => {
+    expect(beside('split', 160) - beside('split', 80)).toBeCloseTo(84, 9);
   });
 });
 
@@ -226,7 +240,7 @@ describe('a bay on its owner’s own supply', () => {
     const refused = court([{ crosses: 'others', agreed: 'no' }]);
     expect(ownWay(refused, refused.pool?.outlets[0] as PoolOutlet, rules)).toMatchObject({
       holds: false,
-      why: 'The owner of the ground crossed does not agree.',
+      why: 'Owner of the land crossed does not agree.',
     });
     const [bay] = refused.pool?.outlets ?? [];
     const { ownNodeId: _none, ...ownerless } = bay as PoolOutlet;
@@ -243,6 +257,37 @@ describe('prices of a shared supply', () => {
     // No more than 1000 of help.
     expect(sharedPounds({ ...prices, helpMostPounds: 1000 }, 4)?.together).toBe(4800);
     expect(sharedPounds({ eachPounds: 700 }, 4)).toBeNull();
+  });
+});
+
+describe('a landlord’s row beside chargers on the dwellings’ own supplies', () => {
+  it('is held to less than was recorded, and its cars have less: what the clamps see of them counts all the time', () => {
+    const survey = court([{}, {}, {}, {}]);
+    if (survey.pool) survey.pool.setPointA = 97;
+    const own = survey.pool?.outlets.slice(0, 1).map((bay) => ownEquipment(survey, bay)) ?? [];
+    if (survey.pool) survey.pool.outlets = survey.pool.outlets.slice(1);
+    const alone = landlordRow(survey, [], rules);
+    const together = landlordRow(survey, own, rules);
+    expect([alone.setPointA, alone.planned?.besideA]).toEqual([97, [0, 0, 0]]);
+    // The clamps are on the block: they see flat 1’s 32 A on L1, and what is left there is that much less.
+    expect(together.planned?.besideA).toEqual([32, 0, 0]);
+    // Where they are on the landlord’s own board they do not: the set-point is less instead, (100 − 10 − 5 − 32) × 0.98 − 1 = 50.9 A on L1 with both flats there.
+    if (survey.pool) survey.pool.clampNodeId = 'landlord-board';
+    const unseen = landlordRow({ ...survey, pool: { ...(survey.pool as Pool), outlets: onL1 } }, own, rules);
+    expect(unseen.planned?.besideA).toEqual([0, 0, 0]);
+    expect(unseen.setPointA).toBe(50);
+  });
+});
+
+describe('whoever manages the building', () => {
+  it('rules the landlord’s supply out by refusing', () => {
+    const survey = court([{}, {}]);
+    survey.site = { ...survey.site, landlord: { agreed: 'no', oncePounds: 1, eachPounds: 1 } };
+    const { bays, best } = adviseSite(survey, rules, 1);
+    expect(bays[0]?.ways.landlord).toMatchObject({ holds: false, why: 'Building manager does not agree.' });
+    expect(best?.counts).toEqual({ own: 2, landlord: 0, new: 0 });
+    survey.site.landlord = { agreed: 'yes', oncePounds: 1, eachPounds: 1 };
+    expect(adviseSite(survey, rules, 1).best?.toAgree).toEqual([]);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { Assessment } from '../assessment';
 import { chargerLimitA } from '../management/limiter';
 import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
@@ -7,18 +8,20 @@ import { hangsFrom, supplyTree } from '../tree/supply-tree';
 
 /**
  * The survey of one supply of a building by itself, as its own customer, meter point and pack need it: limited by its own fuse, with its own new equipment. The
- * rest of the building stays, since it shares the intake; what is to be connected there counts as there already.
+ * rest of the building stays, since it shares the intake; what is to be connected there counts as there already. `whole` is the assessment of the survey it is made from.
  */
-export function surveyOfSupply(survey: Survey, deviceId: string): Survey {
+export function surveyOfSupply(survey: Survey, deviceId: string, whole: Pick<Assessment, 'demand'>): Survey {
   const tree = supplyTree(survey);
   const device = tree.byId.get(deviceId);
   if (!device) return survey;
   const own = ({ nodeId }: { readonly nodeId?: string }): boolean => hangsFrom(nodeOf(tree, nodeId), device);
-  // What a clamp that sees this supply holds gives way to it, and counts with what it falls back to; whether the clamp keeps the intake is the site’s own pack to say.
+  // What is held by a clamp that sees this supply gives way to it, and counts with its fail-safe: but only where that limiter is known to keep the building.
+  const isHeld = whole.demand.limiter.holds === true;
   const besideA = (proposal: Proposal): number | null => {
     const { kind, setPointA, failSafeA, clampNodeId } = proposal.limiter;
     const clamp = tree.byId.get(clampNodeId ?? '');
-    const givesWay = kind === 'clamp' && setPointA !== undefined && clamp !== undefined && hangsFrom(device, clamp);
+    const givesWay =
+      isHeld && kind === 'clamp' && setPointA !== undefined && clamp !== undefined && hangsFrom(device, clamp);
     return givesWay && failSafeA !== undefined ? failSafeA : chargerLimitA(proposal);
   };
   const said = survey.site?.supplies?.find(({ nodeId }) => nodeId === deviceId);

@@ -1,3 +1,4 @@
+import { ANSWERS, type Answer } from './words/words';
 import { SUPPLY_OWNERS, type SupplyOwner } from './words/site-words';
 import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text } from './fields';
 
@@ -12,8 +13,10 @@ export class SiteSupply {
   @Text(40) meterPointNumber?: string;
 }
 
-/** What is paid for bays fed in one way: once, and for each of them. */
-export class SitePrices {
+/** What bays fed from one supply cost, once and for each of them, and whether whoever has to agrees. */
+export class SiteTerms {
+  /** Shared supplies: whoever manages the building; for a new one the operator too. */
+  @OneOf(ANSWERS) agreed?: Answer;
   @Quantity('£', 0, 10_000_000) oncePounds?: number;
   @Quantity('£', 0, 1_000_000) eachPounds?: number;
   /** Own supplies: each metre of the way. */
@@ -34,7 +37,7 @@ export class Site {
   /** The fuse of a new supply for charging, and how long it would take. */
   @Quantity('A', 1, 5000) newFuseA?: number;
   @Quantity('weeks', 0, 520) newWeeks?: number;
-  @Part(() => SitePrices) own?: SitePrices;
-  @Part(() => SitePrices) landlord?: SitePrices;
-  @Part(() => SitePrices) anew?: SitePrices;
+  @Part(() => SiteTerms) own?: SiteTerms;
+  @Part(() => SiteTerms) landlord?: SiteTerms;
+  @Part(() => SiteTerms) anew?: SiteTerms;
 }

@@ -1,7 +1,8 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
 import { carriedSpread, yearReached } from '@keen-gauge/core/pool/growth';
 import { poolGuarantees } from '@keen-gauge/core/pool/guarantees';
-import { plannedPool, poolOnSupply } from '@keen-gauge/core/pool/plan';
+import { plannedPool } from '@keen-gauge/core/pool/plan';
+import { poolOnSupply } from '@keen-gauge/core/pool/on-supply';
 import { playSeed } from '@keen-gauge/core/pool/play';
 import { POLICIES } from '@keen-gauge/core/pool/policies';
 import type { Rules } from '@keen-gauge/core/rules/rules';

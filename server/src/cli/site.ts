@@ -18,7 +18,7 @@ export function printedSite(survey: Survey, assessment: Assessment, rules: Rules
   const advice = seeds === 0 || !survey.pool ? null : adviseSite(survey, rules, seeds);
   return {
     supplies: supplies.map((supply) => {
-      const { route, verdicts, supply: own } = assess(surveyOfSupply(survey, supply.nodeId), rules);
+      const { route, verdicts, supply: own } = assess(surveyOfSupply(survey, supply.nodeId, assessment), rules);
       return {
         ...supply,
         alone: {

@@ -1,4 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
+import type { Assessment } from '@keen-gauge/core/assessment';
 import { daysOf } from '@keen-gauge/core/calendar/job-events';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { isSigned, type Signature } from '@keen-gauge/core/pack/signature';
@@ -68,8 +69,9 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
       );
 
     const supply = request.supplyId === undefined ? null : supplyNamed(read.survey, request.supplyId);
-    const survey = supply ? surveyOfSupply(read.survey, supply.id) : read.survey;
     const firm = await firmRules(db);
+    const whole = (): Assessment => assess(read.survey, rulesFor(read.survey.place.meterPointNumber, firm));
+    const survey = supply ? surveyOfSupply(read.survey, supply.id, whole()) : read.survey;
     const rules = rulesFor(survey.place.meterPointNumber, firm);
     const days = daysOf(await eventsOf(db, jobId));
     const { commissionedOn } = days;
@@ -142,8 +144,7 @@ export async function signOff(pool: Pool, asker: Actor, jobId: string, request: 
 /** The supply of a building with this node for its fuse; refused where there is none. */
 function supplyNamed(survey: Survey, id: string): { readonly id: string; readonly name: string } {
   const found = supplyDevices(supplyTree(survey)).find(({ node }) => node.id === id);
-  if (!found)
-    throw new Problem(422, 'No such supply', 'The survey has no supply with a fuse and a meter of its own there.');
+  if (!found) throw new Problem(422, 'No such supply', 'There is no supply with its own fuse and meter at that part.');
   return { id, name: nodeName(found.node) };
 }
 

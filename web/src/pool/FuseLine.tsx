@@ -1,16 +1,15 @@
 import type { PlannedPool } from '@keen-gauge/core/pool/plan';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import { useEffect, useState } from 'react';
-import { useSurvey } from '../survey/SurveyContext';
 import { PoolRun, type FuseUnder } from './pool-run';
 
-/** The highest current and how warm the fuse is in a year with the cars that are carried. */
+/** The highest current in a year with the cars that are carried, and how warm that makes the fuse it passes. */
 export function FuseLine({ planned, cars }: { readonly planned: PlannedPool; readonly cars: number }) {
-  const { assessment } = useSurvey();
-  const ratingA = assessment.supply.rating.value;
+  const { fuse } = planned;
+  const ratingA = fuse?.ratingA;
   const [found, setFound] = useState<FuseUnder | null>(null);
   useEffect(() => {
-    if (ratingA === null || cars === 0) return undefined;
+    if (ratingA === undefined || cars === 0) return undefined;
     const run = new PoolRun(planned, 1);
     let isWanted = true;
     run
@@ -27,12 +26,12 @@ export function FuseLine({ planned, cars }: { readonly planned: PlannedPool; rea
       run.stop();
     };
   }, [planned, cars, ratingA]);
-  if (found === null || ratingA === null) return null;
+  if (found === null || fuse === null) return null;
   return (
     <p>
-      With {cars} cars the highest current past the clamps in a year is <strong>{shown(found.highestA)} A</strong>; a
-      fuse of {ratingA} A is at most <strong>{Math.round(found.warmest * 100)} %</strong> as warm as would make it
-      operate. Indicative.
+      Highest current in a year with {cars} cars: <strong>{shown(found.highestA)} A</strong>. {fuse.label},{' '}
+      {fuse.ratingA} A: at most <strong>{Math.round(found.warmest * 100)} %</strong> of the heating that would operate
+      it (indicative).
     </p>
   );
 }

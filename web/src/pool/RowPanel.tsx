@@ -1,6 +1,6 @@
 import type { Outlet } from '@keen-gauge/core/pool/pool-year';
 import { outletsMissing, withOutletsAsEquipment } from '@keen-gauge/core/pool/row-equipment';
-import { poolOnSupply } from '@keen-gauge/core/pool/plan';
+import { poolOnSupply } from '@keen-gauge/core/pool/on-supply';
 import type { Pool, PoolOutlet } from '@keen-gauge/core/survey/pool';
 import { useState } from 'react';
 import styled from 'styled-components';

@@ -1,5 +1,5 @@
 import { poolGuarantees, type PoolGuarantees } from '@keen-gauge/core/pool/guarantees';
-import { poolOnSupply } from '@keen-gauge/core/pool/plan';
+import { poolOnSupply } from '@keen-gauge/core/pool/on-supply';
 import { POLICIES, POLICY_WORDS } from '@keen-gauge/core/pool/policies';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import { FieldGrid } from '../kit/fields';

@@ -1,5 +1,5 @@
 import { judgeTrunk, type Tap, type TrunkLimits } from '@keen-gauge/core/pool/trunk';
-import { poolOnSupply } from '@keen-gauge/core/pool/plan';
+import { poolOnSupply } from '@keen-gauge/core/pool/on-supply';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import styled from 'styled-components';
 import { FieldGrid } from '../kit/fields';

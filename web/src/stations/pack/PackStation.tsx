@@ -67,7 +67,7 @@ const WHOLE = 'whole';
 
 /** The survey at hand as that of one supply of the building. */
 function scopedTo(at: SurveyAtHand, deviceId: string): SurveyAtHand {
-  const survey = surveyOfSupply(at.survey, deviceId);
+  const survey = surveyOfSupply(at.survey, deviceId, at.assessment);
   const rules = rulesFor(survey.place.meterPointNumber, at.me.rules);
   return { ...at, survey, rules, assessment: assess(survey, rules) };
 }
