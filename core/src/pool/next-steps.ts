@@ -110,7 +110,7 @@ function newSupply({ site }: Survey, now: PlannedPool, rules: Rules): NextStep {
   });
   return {
     kind: 'new-supply',
-    label: `A supply of its own, ${fuseA} A on three phases`,
+    label: `Separate supply, ${fuseA} A three-phase`,
     costBand,
     weeks: site?.newWeeks === undefined ? waitWeeks : [site.newWeeks, site.newWeeks],
     planned: {

@@ -61,7 +61,7 @@ export function groupThreeWays(
 const HEATS: readonly string[] = ['storage-heating', 'heat-pump', 'floor-warming'];
 
 function byFormula({ site, loads }: Survey, dwellings: number, rules: Rules): GroupFigure {
-  if (dwellings === 0) return { figure: null, atLeast: false, why: 'No supply is a dwelling’s.' };
+  if (dwellings === 0) return { figure: null, atLeast: false, why: 'No dwelling recorded.' };
   const figure = groupDemand(
     dwellings,
     site?.groupEachKw ?? rules.groupEachKw.value,
@@ -69,21 +69,25 @@ function byFormula({ site, loads }: Survey, dwellings: number, rules: Rules): Gr
   );
   const electric = site?.groupEachKw === undefined && loads.some((load) => HEATS.includes(load.class));
   return electric
-    ? { figure, atLeast: true, why: 'Heating by electricity is recorded: the operator’s figure for that is higher.' }
+    ? {
+        figure,
+        atLeast: true,
+        why: 'Electric heating recorded: ask the operator for A with electric heating, which is higher.',
+      }
     : { figure, atLeast: false };
 }
 
 function added(label: string, supplies: readonly SupplyOfSite[], volts: number): GroupFigure {
-  if (supplies.length === 0) return { figure: null, atLeast: false, why: 'There is none.' };
+  if (supplies.length === 0) return { figure: null, atLeast: false, why: 'None recorded.' };
   const known = supplies.filter(({ empty }) => !empty);
   const short = known.length < supplies.length || known.some(({ before }) => !isWhole(before));
   const terms = known.map((each) => given(each.label, kilowatts(each, volts), 'kW'));
-  if (terms.length === 0) return { figure: null, atLeast: false, why: 'No loads are recorded.' };
+  if (terms.length === 0) return { figure: null, atLeast: false, why: 'No loads recorded.' };
   return {
     figure: sum(label, 'kW', terms),
     atLeast: short,
     ...(short
-      ? { why: `${supplies.length - known.length || 'Some'} of ${supplies.length} not known, or not wholly.` }
+      ? { why: `Demand not fully known for ${supplies.length - known.length || 'some'} of ${supplies.length}.` }
       : {}),
   };
 }
@@ -105,7 +109,7 @@ function asMeasured(
   volts: number,
 ): GroupFigure {
   const whole = supplies.length === 1 || !supplies.some(({ nodeId }) => nodeId === supply.deviceId);
-  if (!whole) return { figure: null, atLeast: false, why: 'The log of this survey is of one supply only.' };
+  if (!whole) return { figure: null, atLeast: false, why: 'The log covers one supply only.' };
   const lines = Object.entries(byMeasurement);
   const missing = lines.find(([, { value }]) => value === null);
   if (lines.length === 0 || missing)

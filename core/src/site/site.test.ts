@@ -207,7 +207,7 @@ describe('group demand', () => {
     const assessment = assess(survey, rules);
     const found = groupThreeWays(survey, assessment, suppliesOfSite(survey, assessment), rules);
     expect(found.formula.atLeast).toBe(true);
-    expect(found.sum).toMatchObject({ atLeast: true, why: '1 of 4 not known, or not wholly.' });
+    expect(found.sum).toMatchObject({ atLeast: true, why: 'Demand not fully known for 1 of 4.' });
   });
 });
 

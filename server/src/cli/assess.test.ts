@@ -93,7 +93,7 @@ describe('the assess command', () => {
   it('says of a pool how many cars each policy carries and until when, with seeds to play', () => {
     const pool = {
       outlets: [1, 2, 3, 4, 5, 6].map((at) => ({ id: `bay-${at}` })),
-      setPointA: 20,
+      setPointA: 44,
       failSafeA: 0,
       otherEveningA: 8,
       otherElseA: 4,
@@ -105,7 +105,7 @@ describe('the assess command', () => {
     const { status, out } = run(['-', '--cars', '2'], JSON.stringify({ ...survey, pool }));
     expect(status).toBe(0);
     const made = JSON.parse(out) as { pool: { carried: { policy: string; median: number; tooFewFrom: number }[] } };
-    // 23.5 A of everything else (the heating and the charger) and 20 A: nothing passes 80 A; 80 × 0.98 − 1 = 77.4 A is the most its clamps may be held to.
+    // 23.5 A of everything else (the heating and the charger) and 44 A: nothing passes 80 A, and past the charger’s limit there is something left for the row; 80 × 0.98 − 1 = 77.4 A is the most its clamps may be held to.
     expect(made.pool).toMatchObject({
       guarantees: { mostSetPointA: 77, unknown: [] },
       years: expect.arrayContaining([

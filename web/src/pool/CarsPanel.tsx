@@ -5,11 +5,11 @@ import { POLICIES, POLICY_WORDS } from '@keen-gauge/core/pool/policies';
 import { useEffect, useRef, useState } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button, MainButton } from '../kit/Button';
 import { More } from '../kit/More';
 import { FieldGrid } from '../kit/fields';
 import { Notice } from '../kit/Notice';
 import { Panel, Row } from '../kit/Panel';
+import { Track } from '../kit/Track';
 import { BoundNumber } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 import { DriversFields } from './DriversFields';
@@ -18,6 +18,7 @@ import { NextSteps } from './NextSteps';
 import { NightPanel } from './NightPanel';
 import { carsWords, yearWords } from './pool-words';
 import { PoolRun } from './pool-run';
+import { RunButton } from './RunButton';
 import { YearsFields } from './YearsFields';
 
 const SEEDS = 10;
@@ -30,17 +31,9 @@ const Carried = styled.ul`
   gap: 0.8rem;
 `;
 
-const Track = styled.div`
-  position: relative;
-  height: 16px;
-  border: 1.5px solid var(--strong-line);
-  border-radius: 8px;
-  overflow: hidden;
-  & > span {
-    position: absolute;
-    inset-block: 0;
-    background: var(--now);
-  }
+/** What is sure, and a mark at the middle. */
+const Carries = styled(Track)`
+  --height: 16px;
   & > span + span {
     width: 3px;
     background: var(--ink);
@@ -111,20 +104,17 @@ export function CarsPanel() {
         <p>To be played it still needs: {planned.needs}</p>
       ) : (
         <Row>
-          {isRunning ? (
-            <Button
-              onPress={() => {
-                run.current?.stop();
-                setRunning(false);
-              }}
-            >
-              Stop
-            </Button>
-          ) : (
-            <MainButton onPress={() => void start()}>
-              {done > 0 ? 'Play it again' : 'Play ten years of each'}
-            </MainButton>
-          )}
+          <RunButton
+            isMain
+            isRunning={isRunning}
+            onStart={() => void start()}
+            onStop={() => {
+              run.current?.stop();
+              setRunning(false);
+            }}
+          >
+            {done > 0 ? 'Play it again' : 'Play ten years of each'}
+          </RunButton>
         </Row>
       )}
       {wrong !== null && <Notice kind="act" title={wrong} />}
@@ -192,10 +182,10 @@ function Results({ played: { planned, seeds } }: { readonly played: Played }) {
           <li key={policy}>
             <strong>{POLICY_WORDS[policy].name}</strong>: carries {carsWords(spread, most)}
             {years.length > 0 && `, ${yearWords(yearReached(years, spread.median), years.at(-1)?.year ?? 0)}`}
-            <Track aria-hidden>
+            <Carries aria-hidden>
               <span style={{ left: 0, width: `${(spread.least / most) * 100}%` }} />
               <span style={{ left: `calc(${(spread.median / most) * 100}% - 3px)` }} />
-            </Track>
+            </Carries>
             <span className="quiet">Needs to know: {POLICY_WORDS[policy].needs}</span>
           </li>
         ))}

@@ -25,8 +25,8 @@ export function DriversFields() {
       note={kinds.length === 0 ? 'usual commuters, shift workers, visitors' : kinds.map(nameOf).join(', ')}
     >
       <p className="quiet">
-        When they come and leave, what they want, on how many days. Dealt out along the row by how many there are of
-        each; a spread is how far two in three stay from the mean.
+        When they arrive and leave, how much energy they need, and how often. A spread is how far two days in three stay
+        from the usual figure.
       </p>
       {kinds.map((kind, at) => (
         <Kind
@@ -45,7 +45,7 @@ export function DriversFields() {
               keep(USUAL_DRIVERS.map((each) => ({ ...each, id: freshId('drivers') })));
             }}
           >
-            Begin with the usual three
+            Start from the usual three
           </Button>
         )}
         {kinds.length < MOST_KINDS && (
@@ -54,7 +54,7 @@ export function DriversFields() {
               keep([...kinds, { id: freshId('drivers'), label: `Driver ${kinds.length + 1}`, share: 1 }]);
             }}
           >
-            Add a driver, or a kind of them
+            Add a type of driver
           </Button>
         )}
       </Row>
@@ -80,19 +80,19 @@ function Kind({
     <More label={kind.label ?? `Driver ${at + 1}`} note={hoursWords(kind)}>
       <FieldGrid>
         <BoundText path={[...place, 'label']} label="Name" />
-        <BoundNumber path={[...place, 'share']} label="How many of all" />
-        <BoundNumber path={[...place, 'arrivesH']} label="Comes at" />
-        <BoundNumber path={[...place, 'arrivesSpreadH']} label="Coming, spread" />
+        <BoundNumber path={[...place, 'share']} label="How many" />
+        <BoundNumber path={[...place, 'arrivesH']} label="Arrives at" />
+        <BoundNumber path={[...place, 'arrivesSpreadH']} label="Arrival spread" />
         <BoundNumber path={[...place, 'leavesH']} label="Leaves at" />
-        <BoundNumber path={[...place, 'leavesSpreadH']} label="Leaving, spread" />
-        <BoundNumber path={[...place, 'kwhPerDay']} label="Wants a day" />
-        <BoundNumber path={[...place, 'kwhSpread']} label="Wanting, spread" />
-        <BoundNumber path={[...place, 'daysAWeek']} label="Days of seven" />
-        <BoundNumber path={[...place, 'onboardA']} label="The car takes" />
+        <BoundNumber path={[...place, 'leavesSpreadH']} label="Departure spread" />
+        <BoundNumber path={[...place, 'kwhPerDay']} label="Energy each day" />
+        <BoundNumber path={[...place, 'kwhSpread']} label="Energy spread" />
+        <BoundNumber path={[...place, 'daysAWeek']} label="Days a week" />
+        <BoundNumber path={[...place, 'onboardA']} label="Car’s own charger" />
       </FieldGrid>
       <Row>
         <Button onPress={onRemove}>Remove</Button>
-        <span className="quiet">What is left out is a usual commuter’s.</span>
+        <span className="quiet">Empty fields are those of a usual commuter.</span>
       </Row>
     </More>
   );

@@ -2,13 +2,13 @@ import { carriedSpread, yearReached, type CarriedSpread } from '@keen-gauge/core
 import { nextSteps, type NextStep } from '@keen-gauge/core/pool/next-steps';
 import type { PlannedPool } from '@keen-gauge/core/pool/plan';
 import { useEffect, useRef, useState } from 'react';
-import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row } from '../kit/Panel';
 import { useSurvey } from '../survey/SurveyContext';
 import { weeksWords } from '../site/site-words';
 import { carsWords, yearWords } from './pool-words';
 import { PoolRun } from './pool-run';
+import { RunButton } from './RunButton';
 
 const SEEDS = 5;
 
@@ -56,34 +56,30 @@ export function NextSteps({ planned, now }: { readonly planned: PlannedPool; rea
   const best = tried.find(({ carries }) => carries !== null && carries.median > now.median);
   return (
     <>
-      <h3>What would carry more</h3>
+      <h3>Room for more cars</h3>
       <Row>
-        {isRunning ? (
-          <Button
-            onPress={() => {
-              run.current?.stop();
-              setRunning(false);
-            }}
-          >
-            Stop
-          </Button>
-        ) : (
-          <Button onPress={() => void start()}>
-            {tried.length === 0 ? 'Play the next steps' : 'Play the next steps again'}
-          </Button>
-        )}
-        <span className="quiet">A higher set-point, the next fuse, three phases, a supply of its own.</span>
+        <RunButton
+          isRunning={isRunning}
+          onStart={() => void start()}
+          onStop={() => {
+            run.current?.stop();
+            setRunning(false);
+          }}
+        >
+          {tried.length === 0 ? 'Compare next steps' : 'Compare next steps again'}
+        </RunButton>
+        <span className="quiet">Higher set-point, next fuse size, three phases, separate supply.</span>
       </Row>
       {hasFailed && <Notice kind="act" title="The next steps could not be played. Try again." />}
       {best?.carries && (
         <p>
-          The next cheapest step: <strong>{best.step.label}</strong>, which carries{' '}
+          Cheapest next step: <strong>{best.step.label}</strong>, which carries{' '}
           {carsWords(best.carries, planned.outlets.length)}
           {years.length > 0 && `, ${yearWords(yearReached(years, best.carries.median), years.at(-1)?.year ?? 0)}`}.
         </p>
       )}
       {!isRunning && tried.length > 0 && !best && tried.every(({ carries }) => carries !== null) && (
-        <p>None of them carries more than the row does now.</p>
+        <p>None of these gives room for more cars.</p>
       )}
       {tried.length > 0 && (
         <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>

@@ -60,18 +60,18 @@ describe('bays and cars', () => {
     const { survey } = await laidOut('3');
     const before = survey().proposals.length;
     type('Set-point, each phase', '60', region('Set-point and sharing'));
-    press('Put 3 outlets among the new equipment');
+    press('Add 3 outlets to new equipment');
     expect(survey().proposals).toHaveLength(before + 3);
     expect(survey().proposals.at(-1)).toMatchObject({ limiter: { kind: 'clamp', setPointA: 60 }, ratedA: 32 });
-    expect(region('The row of bays').textContent).toContain('All of them are among the new equipment');
+    expect(region('The row of bays').textContent).toContain('All outlets are in new equipment');
   });
 
   it('takes drivers one by one, or begins with the usual three', async () => {
     const { survey } = await laidOut('2');
     const cars = region('How many cars');
-    press('Begin with the usual three', cars);
+    press('Start from the usual three', cars);
     expect(survey().pool?.drivers).toMatchObject([{ label: 'Commuters', share: 7 }, {}, { label: 'Visitors' }]);
-    press('Add a driver, or a kind of them', cars);
+    press('Add a type of driver', cars);
     expect(survey().pool?.drivers).toHaveLength(4);
     for (const _each of [1, 2, 3, 4])
       fireEvent.click(within(cars).getAllByRole('button', { name: 'Remove', hidden: true })[0] as HTMLElement);
@@ -84,7 +84,7 @@ describe('bays and cars', () => {
     type('First year', '2030', cars);
     type('Cars in the first year', '1', cars);
     type('Year in which half of the others have come', '2034', cars);
-    press('Begin with the curve', cars);
+    press('Start from the curve', cars);
     expect(survey().pool?.carsByYear).toHaveLength(10);
     expect(survey().pool?.carsByYear?.[0]).toMatchObject({ year: 2030, cars: 1 });
     press('Add a year', cars);
@@ -97,7 +97,7 @@ describe('bays and cars', () => {
     const { survey } = await laidOut('6');
     type('Set-point, each phase', '60', region('Set-point and sharing'));
     const trunk = region('The trunk along the row');
-    press(/^Take \d+ mm²$/, trunk);
+    press(/^Use \d+ mm²$/, trunk);
     expect(survey().pool?.trunk?.capacityA).toBeGreaterThanOrEqual(60);
     expect(trunk.textContent).toContain('At the last tap');
   });

@@ -1,15 +1,12 @@
 import { Link } from 'react-router';
 import { Stack } from '../kit/Panel';
-import { AskedFields } from '../stations/AsLine';
+import { AskedFields, NOTHING_ASKED } from '../stations/AsLine';
 import { useSurvey } from '../survey/SurveyContext';
 import { BillingPanel } from './BillingPanel';
 import { CarsPanel } from './CarsPanel';
 import { RowPanel } from './RowPanel';
 import { SettingPanel } from './SettingPanel';
 import { TrunkPanel } from './TrunkPanel';
-
-/** What is recorded stands in a line: nothing here is a question of the register. */
-const NOTHING_ASKED: ReadonlySet<string> = new Set();
 
 /** A row of bays behind one set-point: its outlets and how they are held, how many cars it carries and until when, the trunk along it, and what it costs. */
 export default function PoolView() {

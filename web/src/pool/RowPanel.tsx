@@ -163,7 +163,7 @@ function LayOut() {
 function AmongEquipment({ onLines }: { readonly onLines: readonly Outlet[] }) {
   const { survey, store } = useSurvey();
   const missing = outletsMissing(survey).length;
-  if (missing === 0) return <p className="quiet">All of them are among the new equipment of this survey.</p>;
+  if (missing === 0) return <p className="quiet">All outlets are in new equipment.</p>;
   return (
     <Row>
       <Button
@@ -171,11 +171,9 @@ function AmongEquipment({ onLines }: { readonly onLines: readonly Outlet[] }) {
           store.edit(withOutletsAsEquipment(survey, onLines));
         }}
       >
-        Put {missing} outlet{missing === 1 ? '' : 's'} among the new equipment
+        Add {missing} outlet{missing === 1 ? '' : 's'} to new equipment
       </Button>
-      <span className="quiet">
-        Then circuits, commissioning, the operator’s triggers and the pack know each of them.
-      </span>
+      <span className="quiet">Circuits, commissioning, route and pack then include each outlet.</span>
     </Row>
   );
 }
@@ -202,10 +200,10 @@ function BayFields({
       <BoundNumber path={[...place, 'alongM']} label="From where the trunk begins" />
       <BoundCode
         path={[...place, 'prepared']}
-        label="Now or later"
+        label="Outlet"
         codes={[
-          { value: false, label: 'Outlet now' },
-          { value: true, label: 'Prepared: a tap now, its outlet later' },
+          { value: false, label: 'Fitted now' },
+          { value: true, label: 'Prepared: tap now, outlet later' },
         ]}
       />
       {isThree && (

@@ -9,9 +9,9 @@ import { Row } from '../kit/Panel';
 import { useSurvey } from '../survey/SurveyContext';
 
 const FAULT_WORDS: Readonly<Record<TrunkFault, string>> = {
-  capacity: 'what it carries',
-  drop: 'the volts lost',
-  loop: 'the loop at the last tap',
+  capacity: 'current-carrying capacity',
+  drop: 'volt drop',
+  loop: 'loop impedance at the last tap',
 };
 
 /** The smallest armoured cable that does for the row as it is planned, prepared bays included. */
@@ -36,7 +36,7 @@ export function TrunkSizeFinder({ taps, limits }: { readonly taps: readonly Tap[
       note={
         smallest
           ? `${smallest.sizeMm2} mm² armoured ${laid === 'buried' ? 'in the ground' : 'clipped'}`
-          : 'no size does'
+          : 'none is enough'
       }
     >
       <Choice
@@ -58,15 +58,15 @@ export function TrunkSizeFinder({ taps, limits }: { readonly taps: readonly Tap[
             {limitedBy.length > 0 &&
               ` The size below fails by ${limitedBy.map((each) => FAULT_WORDS[each]).join(' and ')}.`}
             {smallest.verdict.loopHolds === null &&
-              ' The loop is not judged: where it begins, or what its device allows, is not known.'}
+              ' Loop impedance not checked: needs the loop where the trunk begins and the most its device allows.'}
           </p>
           <Row>
-            <Button onPress={take}>Take {smallest.sizeMm2} mm²</Button>
-            <span className="quiet">The table’s own temperatures, the trunk running alone.</span>
+            <Button onPress={take}>Use {smallest.sizeMm2} mm²</Button>
+            <span className="quiet">At the table’s reference temperatures, with no other circuits alongside.</span>
           </Row>
         </>
       ) : (
-        <p>{gap ?? 'No size in the table does. Two trunks, or a lower set-point.'}</p>
+        <p>{gap ?? 'No size in the table is enough. Use two trunks, or a lower set-point.'}</p>
       )}
     </More>
   );

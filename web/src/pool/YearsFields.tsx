@@ -22,10 +22,7 @@ export function YearsFields() {
   };
   const next = Math.max(pool.firstYear ?? new Date().getFullYear(), ...years.map(({ year }) => (year ?? 0) + 1));
   return (
-    <More
-      label="Year by year"
-      note={years.length === 0 ? 'along the curve of these four' : 'typed; the curve is not used'}
-    >
+    <More label="Year by year" note={years.length === 0 ? 'along the curve above' : 'entered; the curve is not used'}>
       {years.map(({ id, year }) => (
         <FieldGrid key={id}>
           <BoundNumber path={['pool', 'carsByYear', id, 'year']} label="Year" />
@@ -44,7 +41,7 @@ export function YearsFields() {
               keep(curve.map((each) => ({ id: freshId('year'), ...each })));
             }}
           >
-            Begin with the curve
+            Start from the curve
           </Button>
         )}
         {years.length < MOST && (

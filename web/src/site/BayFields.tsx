@@ -4,7 +4,7 @@ import { More } from '../kit/More';
 import { BoundAnswer, BoundChoice, BoundNumber, BoundSelect, BoundText } from '../stations/bound';
 import { useField } from '../survey/use-field';
 
-/** Whose a bay is, and the way from its owner’s supply. */
+/** Whose a bay is, and the cable route from its owner’s supply. */
 export function BayFields({
   bayId,
   label,
@@ -17,22 +17,22 @@ export function BayFields({
   const place = ['pool', 'outlets', bayId] as const;
   const crosses: unknown = useField([...place, 'crosses']);
   return (
-    <More label="Owner and way" note={`whose ${label} is, how far, over whose ground`}>
+    <More label="Owner and cable route" note={`of ${label}`}>
       <FieldGrid>
         <BoundSelect
           path={[...place, 'ownNodeId']}
-          label="Its owner’s supply"
+          label="Owner’s supply"
           options={supplies.map((each) => ({ value: each.nodeId, label: each.label }))}
         />
-        <BoundNumber path={[...place, 'ownRouteM']} label="The way from there" />
+        <BoundNumber path={[...place, 'ownRouteM']} label="Cable length from there" />
       </FieldGrid>
       <BoundChoice
         path={[...place, 'crosses']}
-        label="What the way crosses"
+        label="Cable route crosses"
         options={[
-          { value: 'own', label: 'The owner’s own' },
+          { value: 'own', label: 'Owner’s property' },
           { value: 'common', label: 'Common parts' },
-          { value: 'others', label: 'Somebody else’s ground' },
+          { value: 'others', label: 'Someone else’s land' },
         ]}
         tile="10rem"
       />

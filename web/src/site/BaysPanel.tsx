@@ -4,22 +4,21 @@ import type { BayWay } from '@keen-gauge/core/site/bay-ways';
 import type { SupplyOfSite } from '@keen-gauge/core/site/supplies';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import { BAY_SUPPLIES, type BaySupply } from '@keen-gauge/core/survey/words/site-words';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Button, MainButton } from '../kit/Button';
 import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
+import { Searched } from '../kit/Searched';
 import { Select } from '../kit/Select';
-import { StateMark, stateOf } from '../kit/StateMark';
-import { TextInput } from '../kit/TextInput';
+import { StateMark, stateOf, type State } from '../kit/StateMark';
 import { useSurvey } from '../survey/SurveyContext';
 import { useWhatIf } from '../what-if/use-what-if';
 import { BayFields } from './BayFields';
 import { poundsWords, SUPPLY_WORDS, weeksWords } from './site-words';
 
-/** So many are read at a glance; more are looked for. */
+/** So many are read at a glance. */
 const AT_A_GLANCE = 12;
 
 const Bays = styled.ol`
@@ -83,8 +82,6 @@ const Ways = styled.ul`
 export function BaysPanel({ supplies }: { readonly supplies: readonly SupplyOfSite[] }) {
   const { survey, job, store } = useSurvey();
   const { answer, isCurrent, hasFailed } = useWhatIf('siteAdvice');
-  const [sought, setSought] = useState('');
-  const [all, setAll] = useState(false);
   const outlets = survey.pool?.outlets ?? [];
   const ownerless = outlets.filter(({ ownNodeId }) => ownNodeId === undefined);
   const dwellings = supplies.filter(({ whose }) => whose === 'dwelling');
@@ -93,7 +90,7 @@ export function BaysPanel({ supplies }: { readonly supplies: readonly SupplyOfSi
       <Panel aria-label="Which supply feeds which bay">
         <h2>Which supply feeds which bay</h2>
         <p>
-          The bays are not laid out yet. <Link to={`/jobs/${job.id}/pool`}>Lay out the row</Link>.
+          No bays recorded. <Link to={`/jobs/${job.id}/pool`}>Lay out the row</Link>.
         </p>
       </Panel>
     );
@@ -106,39 +103,29 @@ export function BaysPanel({ supplies }: { readonly supplies: readonly SupplyOfSi
     });
     store.edit({ ...survey, pool: { ...survey.pool, outlets: given } });
   };
-  const found = (answer?.bays ?? []).filter(({ label }) => label.toLowerCase().includes(sought.trim().toLowerCase()));
-  const seen = all || sought !== '' ? found : found.slice(0, AT_A_GLANCE);
   return (
     <Panel aria-label="Which supply feeds which bay" aria-busy={!isCurrent}>
       <h2>Which supply feeds which bay</h2>
-      {hasFailed && <Notice kind="act" title="It could not be compared. Change anything to try again." />}
+      {hasFailed && <Notice kind="act" title="The bays could not be compared. Change anything to try again." />}
       {answer ? <Advice advice={answer} isCurrent={isCurrent} /> : !hasFailed && <p className="quiet">Comparing…</p>}
       {ownerless.length > 0 && dwellings.length > 0 && (
         <Row>
-          <Button onPress={shareOut}>Give each dwelling a bay, in order</Button>
+          <Button onPress={shareOut}>Give each dwelling one bay</Button>
           <span className="quiet">
-            {ownerless.length} of {outlets.length} bays have no owner’s supply recorded.
+            {ownerless.length} of {outlets.length} bays: owner’s supply not recorded.
           </span>
         </Row>
       )}
-      {outlets.length > AT_A_GLANCE && (
-        <TextInput label="Look for a bay" type="search" value={sought} onChange={setSought} />
-      )}
       {answer && (
-        <Bays aria-label="Bays">
-          {seen.map((bay) => (
-            <Bay key={bay.id} bay={bay} supplies={supplies} best={answer.best} />
-          ))}
-        </Bays>
-      )}
-      {found.length > seen.length && (
-        <Button
-          onPress={() => {
-            setAll(true);
-          }}
-        >
-          Show all {found.length}
-        </Button>
+        <Searched label="Search bays" of={answer.bays} textOf={({ label }) => label} atAGlance={AT_A_GLANCE}>
+          {(seen) => (
+            <Bays aria-label="Bays">
+              {seen.map((bay) => (
+                <Bay key={bay.id} bay={bay} supplies={supplies} best={answer.best} />
+              ))}
+            </Bays>
+          )}
+        </Searched>
       )}
     </Panel>
   );
@@ -157,9 +144,9 @@ function Advice({ advice, isCurrent }: { readonly advice: SiteAdvice; readonly i
           </p>
           <p>
             {because} {takesWords(best)}
-            {best.setPointA !== null && ` The row is held to ${best.setPointA} A.`}
+            {best.setPointA !== null && ` Set-point ${best.setPointA} A.`}
           </p>
-          {best.toAgree.length > 0 && <p>To be asked first: {best.toAgree.join('; ')}.</p>}
+          {best.toAgree.length > 0 && <p>Ask first: {best.toAgree.join('; ')}.</p>}
           <Row>
             {!isPinned && (
               <MainButton
@@ -168,7 +155,7 @@ function Advice({ advice, isCurrent }: { readonly advice: SiteAdvice; readonly i
                   store.edit({ ...survey, pool: { ...survey.pool, outlets } });
                 }}
               >
-                Settle it so
+                Use this plan
               </MainButton>
             )}
           </Row>
@@ -179,10 +166,10 @@ function Advice({ advice, isCurrent }: { readonly advice: SiteAdvice; readonly i
         </Notice>
       )}
       <p className="quiet">
-        Landlord’s: {reaches.landlord.why} New supply: {reaches.new.why}
+        Landlord’s supply: {reaches.landlord.why} New supply: {reaches.new.why}
       </p>
       {others.length > 0 && (
-        <More label="Other combinations" note="all alike, and what would have come first">
+        <More label="Other plans" note="one supply for all, and plans that fail">
           <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
             {others.map((each) => (
               <li key={each.choices.map(({ supply }) => supply).join()}>
@@ -201,7 +188,7 @@ function Advice({ advice, isCurrent }: { readonly advice: SiteAdvice; readonly i
 export function countsWords({ counts }: Pick<Combination, 'counts'>): string {
   const words: Readonly<Record<BaySupply, (count: number) => string>> = {
     own: (count) => `${count} on ${count === 1 ? 'its own supply' : 'their own supplies'}`,
-    landlord: (count) => `${count} on the landlord’s`,
+    landlord: (count) => `${count} on the landlord’s supply`,
     new: (count) => `${count} on a new supply`,
   };
   return BAY_SUPPLIES.filter((each) => counts[each] > 0)
@@ -213,7 +200,7 @@ export function countsWords({ counts }: Pick<Combination, 'counts'>): string {
 function takesWords({ pounds, singlyPounds, weeks, band }: Combination): string {
   const money =
     pounds === null
-      ? `Cost: ${band === 'none' ? 'nothing beyond the work' : band}; in pounds not known.`
+      ? `Cost: ${band === 'none' ? 'nothing beyond the work' : band}; price not entered.`
       : singlyPounds !== null && singlyPounds !== pounds
         ? `${poundsWords(pounds)} done together, ${poundsWords(singlyPounds)} one at a time.`
         : `${poundsWords(pounds)}.`;
@@ -247,11 +234,11 @@ function Bay({
             <strong>{bay.label}</strong>
             <Marks>
               {BAY_SUPPLIES.map((supply) => {
-                const state = stateOf(bay.ways[supply].holds);
+                const { state, words } = verdictOf(bay.ways[supply]);
                 return (
                   <span key={supply} data-taken={taken === supply}>
-                    <StateMark state={state} words={`${SHORT[supply]}: ${STATE_WORDS[state]}`} />
-                    {taken === supply && <span className="unseen"> (taken)</span>}
+                    <StateMark state={state} words={`${SHORT[supply]}: ${words}`} />
+                    {taken === supply && <span className="unseen"> (chosen)</span>}
                   </span>
                 );
               })}
@@ -264,7 +251,7 @@ function Bay({
           value={bay.pinned ?? 'recommended'}
           options={[
             { value: 'recommended', label: 'As recommended' },
-            ...BAY_SUPPLIES.map((value) => ({ value, label: `Settled: ${SUPPLY_WORDS[value].toLowerCase()}` })),
+            ...BAY_SUPPLIES.map((value) => ({ value, label: `Always ${SUPPLY_WORDS[value].toLowerCase()}` })),
           ]}
           onChange={pin}
         />
@@ -282,28 +269,33 @@ function Bay({
 }
 
 const SHORT: Readonly<Record<BaySupply, string>> = { own: 'Own', landlord: 'Landlord’s', new: 'New' };
-const STATE_WORDS = { holds: 'OK', fails: 'fails', 'not-known': 'not known' } as const;
+
+/** What came of a way: OK only where nobody is left to ask. */
+function verdictOf({ holds, agrees }: BayWay): { readonly state: State; readonly words: string } {
+  if (holds === true && agrees.who !== null && agrees.answer !== 'yes') return { state: 'not-known', words: 'Check' };
+  return { state: stateOf(holds), words: holds === null ? 'Not known yet' : holds ? 'OK' : 'Fails' };
+}
 
 function WayWords({ way, isTaken }: { readonly way: BayWay; readonly isTaken: boolean }) {
   const { supply, holds, why, mostA, cable, agrees, weeks, pounds } = way;
   return (
     <>
-      <strong>{SUPPLY_WORDS[supply]}</strong> <StateMark state={stateOf(holds)} />
-      {isTaken && <span className="quiet"> taken</span>}
+      <strong>{SUPPLY_WORDS[supply]}</strong> <StateMark {...verdictOf(way)} />
+      {isTaken && <span className="quiet"> chosen</span>}
       <div className="quiet">
         {why}
         {holds === true && mostA !== null && supply === 'own' && `, ${chargesWords(way)}.`}
         {cable && (
           <>
             {' '}
-            {shown(cable.lengthM, 'm')} m of {cable.sizeMm2 ?? '?'} mm²
-            {cable.dropPercent !== null && `, ${shown(cable.dropPercent, '%')} % lost`}.
+            {shown(cable.lengthM, 'm')} m of {cable.sizeMm2 ?? '?'} mm² armoured
+            {cable.dropPercent !== null && `, ${shown(cable.dropPercent, '%')} % volt drop`}.
           </>
         )}{' '}
         {PAYS[supply]}
         {agrees.who !== null &&
-          ` ${agrees.who}: ${agrees.answer === 'yes' ? 'agrees' : agrees.answer === 'no' ? 'does not agree' : 'to be asked'}.`}{' '}
-        {pounds !== null && `${poundsWords(pounds)}${supply === 'own' ? '' : ' each, beside what is paid once'}.`} Wait:{' '}
+          ` ${agrees.who}: ${agrees.answer === 'yes' ? 'agrees' : agrees.answer === 'no' ? 'does not agree' : 'ask'}.`}{' '}
+        {pounds !== null && `${poundsWords(pounds)}${supply === 'own' ? '' : ' each, plus the shared cost'}.`} Wait:{' '}
         {weeksWords(weeks)}.
       </div>
     </>
@@ -313,12 +305,12 @@ function WayWords({ way, isTaken }: { readonly way: BayWay; readonly isTaken: bo
 /** What an own supply charges at. */
 function chargesWords({ mostA, leastA }: BayWay): string {
   if (leastA === null || leastA === mostA) return `${mostA ?? '?'} A`;
-  return `${mostA ?? '?'} A at most, ${leastA < 6 ? 'stopped' : `${leastA} A`} while everything else runs`;
+  return `${mostA ?? '?'} A at most, ${leastA < 6 ? 'paused' : `${leastA} A`} while everything else runs`;
 }
 
 /** Whose meter the energy passes. */
 const PAYS: Readonly<Record<BaySupply, string>> = {
-  own: 'Paid through the dwelling’s meter.',
-  landlord: 'Billed back by the manager.',
-  new: 'Billed back by the manager.',
+  own: 'Energy through the dwelling’s meter.',
+  landlord: 'Energy billed by the building manager.',
+  new: 'Energy billed by the building manager.',
 };

@@ -32,24 +32,26 @@ export function BuildingPanel({ supplies }: { readonly supplies: readonly Supply
       <h2>The whole building</h2>
       <Three>
         <Way name={`Operator’s formula, ${group.dwellings} dwellings`} of={group.formula} />
-        <Way name="Each dwelling’s demand, added up" note="As if all came at once: an upper bound." of={group.sum} />
+        <Way
+          name="Sum of the dwellings’ maximum demands"
+          note="If all came at once: the most it can be."
+          of={group.sum}
+        />
         <Way name="Measured at the intake" of={group.measured} />
-        <Way name="The landlord’s, beside the first two" of={group.landlord} />
+        <Way name="Landlord’s supply, in addition" of={group.landlord} />
       </Three>
       <p className="quiet">
-        One application for the site or one for each supply, as the operator wants it:{' '}
-        <Link to={`/jobs/${job.id}/pack`}>the pack</Link> is made of either.
+        Some operators want one application for the site, others one for each supply: choose at{' '}
+        <Link to={`/jobs/${job.id}/pack`}>Pack</Link>.
       </p>
-      <More label="The operator’s own figures" note="for each dwelling, and once">
-        <p className="quiet">
-          {group.formula.figure?.steps()[0]?.substituted}. For planning only; the operator’s figure decides.
-        </p>
+      <More label="Operator’s figures" note="A for each dwelling, C once">
+        <p className="quiet">{group.formula.figure?.steps()[0]?.substituted}. For planning: the operator decides.</p>
         <FieldGrid>
           <BoundNumber
             path={['site', 'groupEachKw']}
-            label={`Each dwelling (left out, ${rules.groupEachKw.value} kW)`}
+            label={`A, each dwelling (${rules.groupEachKw.value} kW if left empty)`}
           />
-          <BoundNumber path={['site', 'groupOnceKw']} label={`Once (left out, ${rules.groupOnceKw.value} kW)`} />
+          <BoundNumber path={['site', 'groupOnceKw']} label={`C, once (${rules.groupOnceKw.value} kW if left empty)`} />
         </FieldGrid>
       </More>
     </Panel>

@@ -35,7 +35,7 @@ describe('supplies and bays', () => {
     const supplies = region('Supplies');
     expect(within(supplies).getAllByRole('listitem')).toHaveLength(7);
     expect(supplies.textContent).toContain('Flat 1 switch-fuse L1');
-    const landlord = within(supplies).getByRole('radiogroup', { name: 'Whose is Landlord switch-fuse?' });
+    const landlord = within(supplies).getByRole('radiogroup', { name: 'Whose supply is Landlord switch-fuse?' });
     fireEvent.click(within(landlord).getByRole('radio', { name: 'The landlord’s' }));
     expect(survey().site?.supplies).toMatchObject([{ nodeId: 'landlord-switch-fuse', whose: 'landlord' }]);
     // Six dwellings are left: 6 × 2 + 12.
@@ -45,7 +45,7 @@ describe('supplies and bays', () => {
   it('gives each dwelling a bay, in order', async () => {
     const { survey } = await atSurvey('site', { changes: [court] });
     await settled();
-    press('Give each dwelling a bay, in order');
+    press('Give each dwelling one bay');
     expect(survey().pool?.outlets.map(({ ownNodeId }) => ownNodeId)).toEqual([
       'landlord-switch-fuse',
       'flat-1-switch-fuse',
@@ -55,7 +55,7 @@ describe('supplies and bays', () => {
   it('takes the operator’s own figures for the formula', async () => {
     await atSurvey('site', { changes: [court] });
     await settled();
-    type('Each dwelling (left out, 2 kW)', '1.5', region('The whole building'));
+    type('A, each dwelling (2 kW if left empty)', '1.5', region('The whole building'));
     // Seven supplies, none said to be the landlord’s: 7 × 1.5 + 12.
     await waitFor(() => {
       expect(region('The whole building').textContent).toContain('22.5 kW');
@@ -65,9 +65,9 @@ describe('supplies and bays', () => {
   it('sends a home with one supply to the line-up', async () => {
     await atSurvey('site');
     await settled();
-    expect(region('Supplies').textContent).toContain('One supply is recorded.');
+    expect(region('Supplies').textContent).toContain('One supply recorded.');
     expect(screen.queryByRole('region', { name: 'The whole building' })).toBeNull();
-    expect(region('Which supply feeds which bay').textContent).toContain('The bays are not laid out yet.');
+    expect(region('Which supply feeds which bay').textContent).toContain('No bays recorded.');
   });
 });
 
@@ -116,8 +116,8 @@ describe('which supply feeds which bay', () => {
     // 2 × (900 + 150) against 3000 + 1400.
     expect(bays.textContent).toContain('2 on their own supplies');
     expect(bays.textContent).toContain('£2\u2009100');
-    expect(bays.textContent).toContain('To be asked first: The freeholder, for the common parts.');
-    press('Settle it so', bays);
+    expect(bays.textContent).toContain('Ask first: Freeholder, for the common parts.');
+    press('Use this plan', bays);
     expect(survey().pool?.outlets.map(({ pinned }) => pinned)).toEqual(['own', 'own']);
   }, 30_000);
 
@@ -126,11 +126,26 @@ describe('which supply feeds which bay', () => {
     const bays = await compared();
     const ways = within(bays).getByRole('list', { name: 'Ways to feed Bay 1', hidden: true });
     expect(ways.textContent).toContain('Full rate, 32 A.');
-    expect(ways.textContent).toMatch(/15 m of \d+(\.\d+)? mm²/);
-    expect(ways.textContent).toContain('Paid through the dwelling’s meter.');
-    expect(ways.textContent).toMatch(/it carries 2 cars/);
-    expect(ways.textContent).toContain('What fuse a new supply would have is not recorded.');
+    expect(ways.textContent).toMatch(/15 m of \d+(\.\d+)? mm² armoured/);
+    expect(ways.textContent).toContain('Energy through the dwelling’s meter.');
+    expect(ways.textContent).toMatch(/Enough for 2 cars/);
+    expect(ways.textContent).toContain('New supply fuse not recorded.');
   }, 30_000);
+
+  it('says Check and not OK of a way that somebody still has to agree to, and Fails once they refuse', async () => {
+    await atSurvey('site', { changes: [priced] });
+    const bays = await compared();
+    const list = within(bays).getByRole('list', { name: 'Bays' });
+    expect(within(list).getAllByText('Own: Check')).toHaveLength(2);
+    expect(within(list).getAllByText('Landlord’s: Check')).toHaveLength(2);
+    expect(within(list).getAllByText('New: Not known yet')).toHaveLength(2);
+    const prices = region('Prices and a new supply');
+    const manager = within(prices).getByRole('radiogroup', { name: 'Does the building manager agree?', hidden: true });
+    fireEvent.click(within(manager).getByRole('radio', { name: 'Yes', hidden: true }));
+    await waitFor(() => within(list).getAllByText('Landlord’s: OK'), { timeout: 20_000 });
+    fireEvent.click(within(manager).getByRole('radio', { name: 'No', hidden: true }));
+    await waitFor(() => within(list).getAllByText('Landlord’s: Fails'), { timeout: 20_000 });
+  }, 60_000);
 
   it('takes the loads of the first dwelling for those that have none, and says how a dwelling differs', async () => {
     const { survey } = await atSurvey('site', {
@@ -151,10 +166,10 @@ describe('which supply feeds which bay', () => {
     });
     await settled();
     const supplies = region('Supplies');
-    expect(supplies.textContent).toContain('it has Sauna 6000 W');
-    press('The other 4 are like Flat 1 switch-fuse', supplies);
+    expect(supplies.textContent).toContain('also Sauna 6000 W');
+    press('Copy the loads of Flat 1 switch-fuse to the other 4 dwellings', supplies);
     expect(survey().loads.filter(({ assumed }) => assumed)).toHaveLength(4);
-    expect(within(supplies).queryByRole('button', { name: /are like/ })).toBeNull();
+    expect(within(supplies).queryByRole('button', { name: /^Copy the loads/ })).toBeNull();
   });
 });
 
@@ -163,6 +178,8 @@ describe('words of a site', () => {
     expect(poundsWords(12_400.4)).toBe('£12\u2009400');
     expect(weeksWords([0, 0])).toBe('at once');
     expect(weeksWords([2, 12])).toBe('2 to 12 weeks');
-    expect(countsWords({ counts: { own: 1, landlord: 5, new: 0 } })).toBe('1 on its own supply, 5 on the landlord’s');
+    expect(countsWords({ counts: { own: 1, landlord: 5, new: 0 } })).toBe(
+      '1 on its own supply, 5 on the landlord’s supply',
+    );
   });
 });

@@ -1,15 +1,12 @@
 import { suppliesOfSite } from '@keen-gauge/core/site/supplies';
 import { Link } from 'react-router';
 import { Stack } from '../kit/Panel';
-import { AskedFields } from '../stations/AsLine';
+import { AskedFields, NOTHING_ASKED } from '../stations/AsLine';
 import { useSurvey } from '../survey/SurveyContext';
 import { BaysPanel } from './BaysPanel';
 import { BuildingPanel } from './BuildingPanel';
 import { PricesPanel } from './PricesPanel';
 import { SuppliesPanel } from './SuppliesPanel';
-
-/** What is recorded stands in a line: nothing here is a question of the register. */
-const NOTHING_ASKED: ReadonlySet<string> = new Set();
 
 /** Several supplies behind one intake: what each carries, what the building takes, and which of them feeds which bay. */
 export default function SiteView() {

@@ -4,18 +4,18 @@ import { worstPhase } from '@keen-gauge/core/demand/per-phase';
 import { shown } from '@keen-gauge/core/rules/rounding';
 import { exceeds } from '@keen-gauge/core/worked';
 import type { SupplyOwner } from '@keen-gauge/core/survey/words/site-words';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { More, MoreOnPhone } from '../kit/More';
 import { Panel, Row } from '../kit/Panel';
-import { TextInput } from '../kit/TextInput';
+import { Searched } from '../kit/Searched';
+import { Track } from '../kit/Track';
 import { BoundText, freshId } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 
-/** So many are read at a glance; more are looked for. */
+/** So many are read at a glance. */
 const AT_A_GLANCE = 8;
 
 const List = styled.ul`
@@ -38,42 +38,24 @@ const Line = styled.div`
   align-items: baseline;
 `;
 
-const Track = styled.div`
-  position: relative;
-  height: 12px;
-  border: 1.5px solid var(--strong-line);
-  border-radius: 6px;
-  overflow: hidden;
-  & > span {
-    position: absolute;
-    inset-block: 0;
-    left: 0;
-    background: var(--now);
-  }
-`;
-
 /** Every supply behind the intake with what it carries of its fuse. */
 export function SuppliesPanel({ supplies }: { readonly supplies: readonly SupplyOfSite[] }) {
   const { job, survey, store } = useSurvey();
-  const [sought, setSought] = useState('');
-  const [all, setAll] = useState(false);
-  const found = supplies.filter(({ label, customerName = '' }) =>
-    `${label} ${customerName}`.toLowerCase().includes(sought.trim().toLowerCase()),
-  );
   // The first dwelling that is recorded: others are told apart from it.
   const like = supplies.find(({ whose, empty }) => whose === 'dwelling' && !empty);
   const bare = supplies.filter(({ whose, empty }) => whose === 'dwelling' && empty);
-  const seen = all || sought !== '' ? found : found.slice(0, AT_A_GLANCE);
   return (
     <Panel aria-label="Supplies">
       <h2>Supplies</h2>
       {supplies.length < 2 ? (
         <p>
-          One supply is recorded. Several dwellings or a landlord’s supply are drawn in the{' '}
+          One supply recorded. Draw several dwellings or a landlord’s supply in the{' '}
           <Link to={`/jobs/${job.id}/line-up`}>line-up</Link>: a fuse and a meter for each.
         </p>
       ) : (
-        <p className="quiet">Demand on the fullest phase, of the fuse. Say which one is the landlord’s.</p>
+        <p className="quiet">
+          Maximum demand on the fullest phase, and the fuse. Record which supply is the landlord’s.
+        </p>
       )}
       {like && bare.length > 0 && (
         <Row>
@@ -88,30 +70,27 @@ export function SuppliesPanel({ supplies }: { readonly supplies: readonly Supply
               );
             }}
           >
-            {bare.length === 1 ? `${bare[0]?.label ?? ''} is` : `The other ${bare.length} are`} like {like.label}
+            Copy the loads of {like.label} to{' '}
+            {bare.length === 1 ? bare[0]?.label : `the other ${bare.length} dwellings`}
           </Button>
-          <span className="quiet">Its loads are copied, each assumed until it is confirmed there.</span>
+          <span className="quiet">Copied loads are assumed until you confirm them.</span>
         </Row>
       )}
       <MoreOnPhone label="Supply by supply" note={fullestWords(supplies)}>
-        {supplies.length > AT_A_GLANCE && (
-          <TextInput label="Look for a supply" type="search" value={sought} onChange={setSought} />
-        )}
-        <List>
-          {seen.map((supply) => (
-            <Supply key={supply.nodeId} supply={supply} like={like} />
-          ))}
-        </List>
-        {found.length === 0 && <p className="quiet">None is called that.</p>}
-        {found.length > seen.length && (
-          <Button
-            onPress={() => {
-              setAll(true);
-            }}
-          >
-            Show all {found.length}
-          </Button>
-        )}
+        <Searched
+          label="Search supplies"
+          of={supplies}
+          textOf={({ label, customerName = '' }) => `${label} ${customerName}`}
+          atAGlance={AT_A_GLANCE}
+        >
+          {(seen) => (
+            <List>
+              {seen.map((supply) => (
+                <Supply key={supply.nodeId} supply={supply} like={like} />
+              ))}
+            </List>
+          )}
+        </Searched>
       </MoreOnPhone>
     </Panel>
   );
@@ -125,7 +104,7 @@ function fullestWords(supplies: readonly SupplyOfSite[]): string {
   });
   const [fullest] = rated.sort((a, b) => b.now / b.ratingA - a.now / a.ratingA);
   return fullest
-    ? `${supplies.length}, the fullest ${fullest.label}: ${shown(fullest.now)} of ${fullest.ratingA} A`
+    ? `${supplies.length}, fullest ${fullest.label}: ${shown(fullest.now)} of ${fullest.ratingA} A`
     : `${supplies.length}`;
 }
 
@@ -157,8 +136,8 @@ function Supply({ supply, like }: { readonly supply: SupplyOfSite; readonly like
         )}
       </Track>
       {over && <strong style={{ color: 'var(--hold)' }}>Over its rating</strong>}
-      {empty && <span className="quiet">No loads are recorded here: what it carries is not known.</span>}
-      <More label={whose === 'landlord' ? 'The landlord’s' : 'A dwelling’s'} note="whose it is, meter point">
+      {empty && <span className="quiet">No loads recorded: demand not known.</span>}
+      <More label={whose === 'landlord' ? 'The landlord’s' : 'A dwelling’s'} note="owner and meter point">
         {like && like !== supply && whose === 'dwelling' && !empty && <Differences like={like} supply={supply} />}
         <Whose supply={supply} />
       </More>
@@ -170,12 +149,12 @@ function Supply({ supply, like }: { readonly supply: SupplyOfSite; readonly like
 function Differences({ like, supply }: { readonly like: SupplyOfSite; readonly supply: SupplyOfSite }) {
   const { survey } = useSurvey();
   const { more, less } = differencesOf(survey, like.nodeId, supply.nodeId);
-  if (more.length + less.length === 0) return <p className="quiet">Its loads are those of {like.label}.</p>;
+  if (more.length + less.length === 0) return <p className="quiet">Same loads as {like.label}.</p>;
   return (
     <p>
-      Beside {like.label}:{more.length > 0 && ` it has ${more.join(', ')}`}
+      Compared with {like.label}:{more.length > 0 && ` also ${more.join(', ')}`}
       {more.length > 0 && less.length > 0 && ';'}
-      {less.length > 0 && ` it has not ${less.join(', ')}`}.
+      {less.length > 0 && ` no ${less.join(', ')}`}.
     </p>
   );
 }
@@ -193,7 +172,7 @@ function Whose({ supply: { nodeId, whose, label } }: { readonly supply: SupplyOf
   return (
     <>
       <Choice
-        label={`Whose is ${label}?`}
+        label={`Whose supply is ${label}?`}
         value={entry?.whose ?? (entry ? whose : undefined)}
         options={[
           { value: 'dwelling', label: 'A dwelling’s' },
@@ -207,7 +186,7 @@ function Whose({ supply: { nodeId, whose, label } }: { readonly supply: SupplyOf
           <BoundText path={['site', 'supplies', entry.id, 'customerName']} label="Customer" />
           <BoundText path={['site', 'supplies', entry.id, 'meterPointNumber']} label="Meter point number" />
           <p>
-            <Link to={`/jobs/${job.id}/pack?supply=${nodeId}`}>The pack of this supply</Link>
+            <Link to={`/jobs/${job.id}/pack?supply=${nodeId}`}>Pack for this supply</Link>
           </p>
         </>
       )}

@@ -3,6 +3,8 @@ import { RecordedLine } from '../kit/RecordedLine';
 
 /** The fields something is asked of at the station at hand; null where fields do not stand as lines: on a card, in a sheet. */
 export const AskedFields = createContext<ReadonlySet<string> | null>(null);
+/** Of a page nothing of which is a question of the register: what is recorded there stands in a line. */
+export const NOTHING_ASKED: ReadonlySet<string> = new Set();
 
 const CONTROLS = 'input:checked, input:not([type=hidden], [type=radio]), textarea, input, button, [tabindex="0"]';
 

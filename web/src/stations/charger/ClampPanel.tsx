@@ -67,7 +67,7 @@ export function ClampPanel({ proposal }: { readonly proposal: Proposal }) {
       {speaker === proposal ? (
         <FitFields proposal={proposal} />
       ) : (
-        <p>It is the clamp of {equipmentName(speaker)}, and recorded there.</p>
+        <p>Same clamp as {equipmentName(speaker)}: record it there.</p>
       )}
     </Stack>
   );

@@ -20,7 +20,7 @@ export function FoldBar({
     <Row className="no-print" style={{ alignItems: 'end' }}>
       {!isUnfolded && (
         <span style={{ flex: '1 1 9rem' }}>
-          <TextInput label="Look for a part" type="search" value={sought} onChange={onSeek} />
+          <TextInput label="Search the line-up" type="search" value={sought} onChange={onSeek} />
         </span>
       )}
       <Button
@@ -28,7 +28,7 @@ export function FoldBar({
           onUnfold(!isUnfolded);
         }}
       >
-        {isUnfolded ? `Fold ${supplies} supplies` : 'Show every part'}
+        {isUnfolded ? `One line for each of ${supplies} supplies` : 'Show every part'}
       </Button>
     </Row>
   );

@@ -50,10 +50,10 @@ describe('the line-up station', () => {
     expect(rows()).toHaveLength(12);
     fireEvent.click(row('Flat 2 switch-fuse \\+2'));
     expect(rows().some((text) => text.startsWith('Flat 2 board,'))).toBe(true);
-    type('Look for a part', 'flat 4');
+    type('Search the line-up', 'flat 4');
     expect(rows().some((text) => text.startsWith('Flat 4 board,'))).toBe(true);
     expect(rows().some((text) => text.startsWith('Flat 5'))).toBe(false);
-    type('Look for a part', '');
+    type('Search the line-up', '');
     press('Show every part');
     expect(rows()).toHaveLength(24);
     expect(rows().some((text) => text.startsWith('Flat 6 board,'))).toBe(true);

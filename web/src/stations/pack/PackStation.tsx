@@ -39,7 +39,7 @@ export default function PackStation() {
     >
       {supplies.length > 1 && (
         <Select
-          label="The pack is of"
+          label="Pack for"
           value={chosen?.nodeId ?? WHOLE}
           options={[
             { value: WHOLE, label: 'The whole site' },

@@ -116,7 +116,7 @@ export function SignOff({
         {!ready && (
           <span className="quiet">
             {isWithout && supplyId !== undefined
-              ? 'The pack of one supply waits for a connection.'
+              ? 'A pack for one supply needs a connection.'
               : 'Waiting until everything is saved.'}
           </span>
         )}
