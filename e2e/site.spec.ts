@@ -80,7 +80,7 @@ test('four flats with fuses of their own against the landlord’s supply: to a r
   await expect(bays.getByText(/^4 on the landlord’s supply$/).first()).toBeVisible({ timeout: 60_000 });
   await expect(bays.getByText(/^The (soonest|cheapest) plan with every part within its rating/)).toBeVisible();
   const list = bays.getByRole('list', { name: 'Bays' });
-  await expect(list.getByText('Landlord’s: Check')).toHaveCount(4);
+  await expect(list.getByText('Landlord’s: OK')).toHaveCount(4);
   await axeFindsNothing(page, 'supplies and bays');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 

@@ -51,7 +51,7 @@ function courtSite(): Site {
       { id: 'trustees', nodeId: 'landlord-switch-fuse', whose: 'landlord', customerName: 'Trustees of Candle Court' },
     ],
     own: { eachPounds: 1150, metrePounds: 38 },
-    landlord: { oncePounds: 4800, eachPounds: 890 },
+    landlord: { agreed: 'yes', oncePounds: 4800, eachPounds: 890 },
     newFuseA: 100,
     newWeeks: 16,
     anew: { oncePounds: 14_500, eachPounds: 890 },

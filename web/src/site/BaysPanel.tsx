@@ -173,7 +173,7 @@ function Advice({ advice, isCurrent }: { readonly advice: SiteAdvice; readonly i
           <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
             {others.map((each) => (
               <li key={each.choices.map(({ supply }) => supply).join()}>
-                <strong>{countsWords(each)}</strong> <StateMark state={stateOf(each.holds)} />{' '}
+                <strong>{countsWords(each)}</strong> <StateMark {...verdictOf(each.holds, each.toAgree.length > 0)} />{' '}
                 {each.holds !== true && each.why} {takesWords(each)}
               </li>
             ))}
@@ -234,7 +234,7 @@ function Bay({
             <strong>{bay.label}</strong>
             <Marks>
               {BAY_SUPPLIES.map((supply) => {
-                const { state, words } = verdictOf(bay.ways[supply]);
+                const { state, words } = wayVerdict(bay.ways[supply]);
                 return (
                   <span key={supply} data-taken={taken === supply}>
                     <StateMark state={state} words={`${SHORT[supply]}: ${words}`} />
@@ -270,17 +270,21 @@ function Bay({
 
 const SHORT: Readonly<Record<BaySupply, string>> = { own: 'Own', landlord: 'Landlord’s', new: 'New' };
 
-/** What came of a way: OK only where nobody is left to ask. */
-function verdictOf({ holds, agrees }: BayWay): { readonly state: State; readonly words: string } {
-  if (holds === true && agrees.who !== null && agrees.answer !== 'yes') return { state: 'not-known', words: 'Check' };
+/** OK only where nobody is left to ask. */
+function verdictOf(holds: boolean | null, isToAsk: boolean): { readonly state: State; readonly words: string } {
+  if (holds === true && isToAsk) return { state: 'not-known', words: 'Check' };
   return { state: stateOf(holds), words: holds === null ? 'Not known yet' : holds ? 'OK' : 'Fails' };
+}
+
+function wayVerdict({ holds, agrees }: BayWay): ReturnType<typeof verdictOf> {
+  return verdictOf(holds, agrees.who !== null && agrees.answer !== 'yes');
 }
 
 function WayWords({ way, isTaken }: { readonly way: BayWay; readonly isTaken: boolean }) {
   const { supply, holds, why, mostA, cable, agrees, weeks, pounds } = way;
   return (
     <>
-      <strong>{SUPPLY_WORDS[supply]}</strong> <StateMark {...verdictOf(way)} />
+      <strong>{SUPPLY_WORDS[supply]}</strong> <StateMark {...wayVerdict(way)} />
       {isTaken && <span className="quiet"> chosen</span>}
       <div className="quiet">
         {why}
