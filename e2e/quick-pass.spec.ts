@@ -3,9 +3,6 @@ import { endOfPass, passHome, startPass } from './home-pass';
 
 test.use({ viewport: { width: 360, height: 740 } });
 
-// Sixty taps in a row: a machine that stalls between two of them is given a second go, which the report tells of.
-test.describe.configure({ retries: 1 });
-
 test('a usual home, from a new job to a signed pack: one thumb, at most 35 cards and 75 taps, every card in view', async ({
   page,
 }) => {

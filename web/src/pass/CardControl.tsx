@@ -23,15 +23,7 @@ import { LimitChoice } from './LimitChoice';
 import { LimitData } from './LimitData';
 import { LoadsAsListed } from './LoadsAsListed';
 import { OneByOne } from './OneByOne';
-import {
-  CLAMP_FIT,
-  conditionPlaces,
-  devicePlaces,
-  fitPlaces,
-  positionPlaces,
-  rcdPlaces,
-  tailsPlaces,
-} from './card-places';
+import { placesOf } from './card-places';
 import { NoGeneration, Rings } from './ListAnswers';
 import { QuickReading, READING_OF } from './QuickReading';
 import { RouteQuick } from './RouteQuick';
@@ -56,19 +48,13 @@ export function CardControl({ question }: { readonly question: Question }) {
   if (reading) return <QuickReading kind={reading} nodeId={assessment.supply.deviceId ?? undefined} />;
   if (proposal) {
     if (question.id === 'limiter-taken') return <LimitChoice proposal={proposal} />;
-    if (question.id === 'position-not-settled') return <OneByOne places={positionPlaces(proposal)} />;
-    if (question.id === 'own-rcd-not-said' || question.id === 'own-rcd-not-settled')
-      return <OneByOne places={rcdPlaces(proposal)} />;
-    if (CLAMP_FIT.includes(question.id)) return <OneByOne places={fitPlaces(proposal, survey)} />;
-    if (question.id === 'circuit-device-not-chosen') return <OneByOne places={devicePlaces(proposal)} />;
     if (question.id === 'clamp-not-settled') return <ClampSettings proposal={proposal} />;
     if (question.id === 'cable-not-judged') return <RouteQuick proposal={proposal} />;
-    if (question.id === 'route-conditions-taken') return <OneByOne places={conditionPlaces(proposal)} />;
     if (question.id === 'limit-data-not-recorded') return <LimitData proposal={proposal} />;
     if (pen && question.id.startsWith('open-pen')) return <OpenPenFields way={pen} brief />;
   }
-  if (question.id === 'check-tails-length' && question.subjectId !== undefined)
-    return <OneByOne places={tailsPlaces(survey, question.subjectId)} />;
+  const places = placesOf(question, survey);
+  if (places.length > 0) return <OneByOne places={places} />;
   const node = survey.supply.nodes.find(({ id }) => id === question.subjectId);
   if (question.check !== undefined && question.subjectId !== undefined && question.field === 'supply.nodes.checks')
     return <CheckAnswer nodeId={question.subjectId} check={question.check} question={question.title} />;

@@ -85,4 +85,19 @@ describe('the next question', () => {
     await aMoment();
     expect(question()).toBe('Meter: what is its maximum current?');
   });
+
+  it('a card of several answers stays until the last of them, though its question is settled before', async () => {
+    const { survey } = await atSurvey('next', {
+      changes: [({ proposals }) => delete proposals[0]?.circuit?.deviceRatingA && delete proposals[0].circuit.curve],
+    });
+    expect(question()).toMatch(/which device will protect it\?$/);
+    press(/40 A/);
+    press('Enter 40 A');
+    await aMoment();
+    expect(question()).toMatch(/which device will protect it\?$/);
+    answer(/^B$/);
+    expect(survey().proposals[0]?.circuit).toMatchObject({ deviceRatingA: 40, curve: 'B' });
+    await aMoment();
+    expect(question()).not.toMatch(/which device/);
+  });
 });

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Button, MainButton } from '../kit/Button';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { useSurvey } from '../survey/SurveyContext';
+import { asksMore } from './card-places';
 import { cardAfter, cardsOf, type Standing } from './course';
 import { PassCard } from './PassCard';
 import { WaitingList } from './WaitingList';
@@ -24,6 +25,7 @@ export function PassView() {
   const live = at && cards.find(({ key }) => key === at.key);
   const shown = live ?? at;
   const answered = at !== null && !live;
+  const complete = answered && !asksMore(at.question, survey);
 
   const goTo = (next: Standing | null): void => {
     setTapped(false);
@@ -51,12 +53,12 @@ export function PassView() {
   const onward = useEffectEvent(goOn);
   const standing = at?.key;
   useEffect(() => {
-    if (!answered || !tapped) return undefined;
+    if (!complete || !tapped) return undefined;
     const timer = setTimeout(onward, SEEN_MS);
     return () => {
       clearTimeout(timer);
     };
-  }, [answered, tapped, standing]);
+  }, [complete, tapped, standing]);
 
   if (shown === null)
     return (

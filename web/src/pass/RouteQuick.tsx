@@ -6,7 +6,7 @@ import { Stack } from '../kit/Panel';
 import { freshId } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 import { BigAnswers } from './BigAnswers';
-import { devicePlaces } from './card-places';
+import { routePlaces } from './card-places';
 import { OneByOne } from './OneByOne';
 
 /** The way the cable goes, in as few taps as it has sections: how each is laid, and how long it is. */
@@ -36,16 +36,9 @@ export function RouteQuick({ proposal }: { readonly proposal: Proposal }) {
         }))}
       />
     );
-  const at = ['proposals', proposal.id, 'circuit', 'segments'] as const;
   return (
     <Stack style={{ '--gap': '0.5rem' }}>
-      <OneByOne
-        key={segments.length}
-        places={[
-          ...segments.flatMap(({ id }) => [[...at, id, 'laid'] as const, [...at, id, 'lengthM'] as const]),
-          ...devicePlaces(proposal),
-        ]}
-      />
+      <OneByOne key={segments.length} places={routePlaces(proposal)} />
       {last.lengthM !== undefined && <MenuButton label="Add a section" options={LAID_OPTIONS} onChoose={add} />}
     </Stack>
   );
