@@ -52,6 +52,8 @@ describe('a firm’s own rules', () => {
     const made = toRules(hill);
     expect(made.askAboveA).toEqual({ value: 80, source: 'its letter, part 2' });
     expect(made.acceptsLimiting).toBe(false);
+    expect(made.siteApplications).toBe('ask');
+    expect(toRules({ ...hill, siteApplications: 'each-supply' }).siteApplications).toBe('each-supply');
     expect(made.replyWorkingDays).toEqual(gbDefault.replyWorkingDays);
     expect(assess(settledSurvey(), made).rules).toEqual({
       id: 'hill',

@@ -1,6 +1,6 @@
 import { IsIn, IsNumber, IsString, Matches, MaxLength } from 'class-validator';
 import { RULE_SETS, ruleSet } from '../rules/catalogue';
-import type { Rules, TriggerDemand } from '../rules/rules';
+import { SITE_APPLICATIONS, type Rules, type SiteApplications, type TriggerDemand } from '../rules/rules';
 import { NUMBER_TERM_KEYS, NUMBER_TERMS, type NumberTermKey } from '../rules/terms';
 import { Count, Day, Id, ListOf, OneOf, RequiredText, Text, YesNo } from '../survey/fields';
 import type { Fault } from '../survey/opening/plain';
@@ -26,6 +26,7 @@ export class OperatorRules {
   @RequiredText(300, 'where its terms come from') source: string;
   @OneOf(['unmanaged', 'managed']) triggerDemand?: TriggerDemand;
   @YesNo() acceptsLimiting?: boolean;
+  @OneOf([...SITE_APPLICATIONS]) siteApplications?: SiteApplications;
   @Text(20) emergencyNumber?: string;
   @ListOf(() => ChangedTerm, NUMBER_TERM_KEYS.length) changes: ChangedTerm[] = [];
   /** Kept for the packs signed under it, and offered no more. */
@@ -99,6 +100,7 @@ export function toRules(own: OperatorRules): Rules {
     source: own.source,
     triggerDemand: own.triggerDemand ?? base.triggerDemand,
     acceptsLimiting: own.acceptsLimiting ?? base.acceptsLimiting,
+    siteApplications: own.siteApplications ?? base.siteApplications,
     ...(own.emergencyNumber ? { emergencyNumber: { value: own.emergencyNumber, source: own.source } } : {}),
   };
 }

@@ -108,6 +108,8 @@ export const gbDefault: Rules = {
   askAboveA: { value: 60, source: 'operators’ common threshold for single premises, 13.8 kVA a phase' },
   triggerDemand: 'unmanaged',
   acceptsLimiting: true,
+  // Operators differ, and many say nothing of it.
+  siteApplications: 'ask',
   alwaysAsk: false,
   askAboveEquipmentA: { value: 32, source: 'operators’ common threshold for one piece of equipment' },
   notifyExportUpToA: { value: 16, source: 'EREC G98; above it EREC G99' },

@@ -29,6 +29,10 @@ export type Allowance =
 /** Which maximum demand after the work is held against the trigger when a limiter is used. */
 export type TriggerDemand = 'unmanaged' | 'managed';
 
+/** What an operator takes for a building of several supplies: one application for all of it, one for each supply, or whatever it answers when asked. */
+export const SITE_APPLICATIONS = ['one', 'each-supply', 'ask'] as const;
+export type SiteApplications = (typeof SITE_APPLICATIONS)[number];
+
 /** What an option means besides the arithmetic. */
 export interface OptionTerms {
   readonly whoMustAgree: string;
@@ -78,6 +82,7 @@ export interface Rules {
   readonly askAboveA: Ruled<number>;
   readonly triggerDemand: TriggerDemand;
   readonly acceptsLimiting: boolean;
+  readonly siteApplications: SiteApplications;
   readonly alwaysAsk: boolean;
   readonly askAboveEquipmentA: Ruled<number>;
   /** Generation up to this on each phase, on the register, is connected and then notified. */

@@ -1,4 +1,4 @@
-import type { Rules } from './rules';
+import type { Rules, SiteApplications } from './rules';
 import type { Ruled } from './ruled';
 
 /** A figure of a set of rules that operators differ in and a firm may set, with the bounds of good sense. */
@@ -46,6 +46,13 @@ export const NUMBER_TERMS: readonly NumberTerm[] = [
   term('kwhPerMile', 'Energy a mile takes', 'kWh', 0.05, 2),
 ];
 
+/** How an operator takes a building of several supplies, in words. */
+export const SITE_APPLICATION_WORDS: Readonly<Record<SiteApplications, string>> = {
+  one: 'one application for the whole building',
+  'each-supply': 'one application for each supply',
+  ask: 'not said: ask the operator',
+};
+
 export const NUMBER_TERM_KEYS: readonly NumberTermKey[] = NUMBER_TERMS.map(({ key }) => key);
 
 /** One line of two sets of rules laid side by side. */
@@ -80,6 +87,7 @@ export function comparePacks(one: Rules, other: Rules): ComparedTerm[] {
     line('Load limiting accepted in place of a larger fuse', ({ acceptsLimiting }) =>
       plain(acceptsLimiting ? 'yes' : 'no'),
     ),
+    line('Several supplies in one building', ({ siteApplications }) => plain(SITE_APPLICATION_WORDS[siteApplications])),
     line('Always ask first', ({ alwaysAsk }) => plain(alwaysAsk ? 'yes' : 'no')),
     ...NUMBER_TERMS.map(({ key, title, unit }) =>
       line(title, (rules) => ({ value: `${rules[key].value} ${unit}`, source: rules[key].source })),

@@ -88,7 +88,10 @@ describe('the next question', () => {
 
   it('a card of several answers stays until the last of them, though its question is settled before', async () => {
     const { survey } = await atSurvey('next', {
-      changes: [({ proposals }) => delete proposals[0]?.circuit?.deviceRatingA && delete proposals[0].circuit.curve],
+      changes: [
+        ({ proposals }) => delete proposals[0]?.circuit?.deviceRatingA,
+        ({ proposals }) => delete proposals[0]?.circuit?.curve,
+      ],
     });
     expect(question()).toMatch(/which device will protect it\?$/);
     press(/40 A/);

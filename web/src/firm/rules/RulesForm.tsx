@@ -116,6 +116,18 @@ export function RulesForm({
           set({ triggerDemand });
         }}
       />
+      <AnswerRow
+        label="A building of several supplies: how does the operator want it?"
+        value={made.siteApplications}
+        options={[
+          { value: 'one', label: 'One application' },
+          { value: 'each-supply', label: 'One for each supply' },
+          { value: 'ask', label: 'Not said' },
+        ]}
+        onChange={(siteApplications) => {
+          set({ siteApplications });
+        }}
+      />
       <FieldGrid>
         {NUMBER_TERMS.map(({ key, title, unit, least, most, whole }) => {
           const own = changeOf(key);

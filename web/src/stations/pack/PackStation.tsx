@@ -14,6 +14,7 @@ import { Select } from '../../kit/Select';
 import { OperatorPanel } from '../../operator/OperatorPanel';
 import { SurveyProvider, useSurvey, type SurveyAtHand } from '../../survey/SurveyContext';
 import { StationFrame } from '../StationFrame';
+import { ApplicationsNote } from './ApplicationsNote';
 import { LettersPanel } from './LettersPanel';
 import { PacksPanel } from './PacksPanel';
 import { SignedHere } from './SignedHere';
@@ -53,6 +54,7 @@ export default function PackStation() {
           }}
         />
       )}
+      {supplies.length > 1 && <ApplicationsNote wants={at.rules.siteApplications} isWhole={chosen === undefined} />}
       <SurveyProvider value={scope ?? at}>
         <ToSign supplyId={chosen?.nodeId} />
       </SurveyProvider>
