@@ -33,14 +33,21 @@ export interface FitGap {
 const unknown = (answer: Answer | undefined): boolean => answer === undefined || answer === 'unknown';
 
 /** Who says how a proposal's clamp is put on: itself, but of the outlets of a row behind the same clamp the first. It is one clamp, and asked about once. */
-export function fitSpeaker(proposal: Proposal, { pool, proposals }: Pick<Survey, 'pool' | 'proposals'>): Proposal {
-  const isOutlet = ({ id }: Proposal): boolean => pool?.outlets.some((outlet) => outlet.id === id) === true;
-  if (!isOutlet(proposal)) return proposal;
+export function fitSpeaker(proposal: Proposal, survey: Pick<Survey, 'pool' | 'proposals'>): Proposal {
+  return behindOneClamp(proposal, survey)[0] ?? proposal;
+}
+
+/** The outlets of a row that lose the clamp together when its lead is pulled, in the order of the row; none where a proposal is no outlet of a row. */
+export function behindOneClamp(
+  proposal: Proposal,
+  { pool, proposals }: Pick<Survey, 'pool' | 'proposals'>,
+): Proposal[] {
+  const outlets = new Set(pool?.outlets.map(({ id }) => id));
+  if (!outlets.has(proposal.id)) return [];
   const { clampNodeId } = proposal.limiter;
-  const first = proposals.find(
-    (each) => each.limiter.kind === 'clamp' && each.limiter.clampNodeId === clampNodeId && isOutlet(each),
+  return proposals.filter(
+    ({ id, limiter }) => limiter.kind === 'clamp' && limiter.clampNodeId === clampNodeId && outlets.has(id),
   );
-  return first ?? proposal;
 }
 
 /** How a proposal's clamp is put on: what is wrong, and what is not known. Both empty where it manages by no clamp. */

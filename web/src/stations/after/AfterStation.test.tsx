@@ -26,6 +26,36 @@ describe('the station after the job', () => {
     expect(survey().readings.map(({ proposalId }) => proposalId)).toEqual(['car', 'car']);
   });
 
+  it('of a row of outlets the lead is pulled once, and what was recorded of one by itself stays', async () => {
+    const { survey, undo } = await atSurvey('commissioning', {
+      answers: ANSWERS,
+      changes: [
+        (row) => {
+          const [like] = row.proposals;
+          const behind = { kind: 'clamp', setPointA: 60, failSafeA: 6, clampNodeId: 'isolator' } as const;
+          const ids = ['bay-1', 'bay-2', 'bay-3'];
+          row.proposals = ids.map((id) => ({
+            ...like,
+            kind: 'vehicle-charger',
+            id,
+            label: id,
+            limiter: { ...behind },
+          }));
+          row.pool = { outlets: ids.map((id) => ({ id })), setPointA: 60, failSafeA: 6, clampNodeId: 'isolator' };
+        },
+      ],
+    });
+    const pulled = (): unknown[] => survey().proposals.map(({ limiter }) => limiter.test?.pulledA);
+    const [first] = screen.getAllByRole('region', { name: 'Commissioning the limiter' });
+    type('Lead pulled: it went to', '13', first);
+    expect(first?.textContent).toContain('One lead for 3 outlets: 1 recorded, the highest went to 13 A.');
+    press('The other 2 went to 6 A', first);
+    expect(pulled()).toEqual([13, 6, 6]);
+    expect(first?.textContent).toContain('3 recorded');
+    undo();
+    expect(pulled()).toEqual([13, undefined, undefined]);
+  });
+
   it('a job with something owed is closed only with a reason', async () => {
     await atSurvey('after', { answers: ANSWERS });
     await settled();

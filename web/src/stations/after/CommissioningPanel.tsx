@@ -21,6 +21,7 @@ import { useSurvey } from '../../survey/SurveyContext';
 import { BoundNumber, BoundText, useSetMember } from '../bound';
 import { LiveLink } from './LiveLink';
 import { useLiveLink, type Live } from './live-link';
+import { RowPulled } from './RowPulled';
 
 /** The record of commissioning a limiter: what was seen at each step, read over the link or typed, judged at once. */
 export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -128,6 +129,7 @@ export function CommissioningPanel({ proposal }: { readonly proposal: Proposal }
         <FieldGrid>
           <BoundNumber path={[...path, 'pulledA']} label="Lead pulled: it went to" />
         </FieldGrid>
+        <RowPulled proposal={proposal} />
         {ofFirst && (
           <TakePulled
             live={ofFirst}
