@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import type { Agent } from 'supertest';
 import { startOperator } from '../../../standins/operator/service';
 import { makeJob, signAsItStands, testBench, type TestBench } from '../testing/bench';
+import { makeCourt } from '../testing/court';
 import { patienceMs } from './desk-client';
 import { openMetrics } from '../signals/metrics';
 import { taskHandlers } from '../tasks/handlers';
@@ -288,6 +289,24 @@ describe('what may be handed in', () => {
     const bea = await bench.as('bea@b.example');
     await bea.post(`/api/jobs/${other.jobId}/submissions`).send({ id: randomUUID(), packId: other.packId }).expect(404);
     await bea.get(`/api/jobs/${other.jobId}/submissions`).expect(404);
+  });
+  it('of a building the newest of the site and of each supply, each once', async () => {
+    const court = await makeCourt(anna);
+    const pack = async (more?: { supplyId: string }): Promise<string> => {
+      const { body } = await signAsItStands(anna, court.id, court.revisionId, 'Asked for early.', more);
+      return (body as { id: string }).id;
+    };
+    const flat = { supplyId: 'flat-2-switch-fuse' };
+    const [former, ofTheFlat, ofTheSite] = [await pack(flat), await pack(flat), await pack()];
+    while (await bench.workOn('make-pack'));
+    const path = `/api/jobs/${court.id}/submissions`;
+    const { linkedPackIds } = (await anna.get(path)).body as { linkedPackIds: string[] };
+    expect(new Set(linkedPackIds)).toEqual(new Set([ofTheFlat, ofTheSite]));
+    const handIn = (packId: string) => anna.post(path).send({ id: randomUUID(), packId });
+    await handIn(former).expect(409);
+    await handIn(ofTheFlat).expect(201);
+    const both = await handIn(ofTheSite).expect(201);
+    expect((both.body as { conversations: unknown[] }).conversations).toHaveLength(2);
   });
   it('it can be stopped before it is sent; after tries it says that it is not known whether it is there', async () => {
     const job = await signed();

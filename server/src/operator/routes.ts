@@ -12,7 +12,7 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
 import { packNumber } from '../jobs/numbers';
 import { jobById } from '../jobs/queries';
-import { packById, packsOf, packMade, packSurvey } from '../packs/queries';
+import { newestOfEach, packById, packMade, packsOf, packSurvey } from '../packs/queries';
 import { sinceSigned } from '../packs/since';
 import { askFor, dropTask } from '../tasks/queue';
 import { addressFor, type OperatorAddresses } from './addresses';
@@ -37,9 +37,7 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
     const jobId = idParameter(request, 'jobId', 'job');
     const found = await inFirm(pool, askerOf(request), async (db) => {
       if (!(await jobById(db, jobId))) throw notFound('job');
-      const [newest] = await packsOf(db, jobId);
-      const linked = newest ? addressFor(addresses, await areaOf(db, newest.id)) !== undefined : false;
-      return { linked, conversations: await conversationsOf(db, jobId) };
+      return standingOf(db, jobId, addresses);
     });
     response.json(found);
   });
@@ -48,9 +46,9 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
     const asker = askerOf(request);
     const jobId = idParameter(request, 'jobId', 'job');
     const { id, packId, reason } = bodyAs(HandInBody, request.body);
-    const conversations = await inFirm(pool, asker, async (db) => {
-      const area = await mayBeHandedIn(db, jobId, packId, addresses);
-      const stale = await olderThanSurvey(db, jobId, reason);
+    const standing = await inFirm(pool, asker, async (db) => {
+      const { area, supplyId } = await mayBeHandedIn(db, jobId, packId, addresses);
+      const stale = await olderThanSurvey(db, jobId, reason, supplyId);
       if (await insertSubmission(db, asker, { id, jobId, packId, area })) {
         const pack = await packById(db, packId);
         await audit(db, asker, jobId, 'hand-in-asked', {
@@ -68,15 +66,15 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
         } else if (known?.id !== id)
           throw new Problem(409, 'Handed in already', 'This pack is in the outbox or with the operator already.');
       }
-      return conversationsOf(db, jobId);
+      return standingOf(db, jobId, addresses);
     });
-    response.status(201).json({ linked: true, conversations });
+    response.status(201).json(standing);
   });
 
   router.post('/:submissionId/stop', async (request, response) => {
     const asker = askerOf(request);
     const [jobId, id] = [idParameter(request, 'jobId', 'job'), idParameter(request, 'submissionId', 'submission')];
-    const conversations = await inFirm(pool, asker, async (db) => {
+    const standing = await inFirm(pool, asker, async (db) => {
       const found = await submissionById(db, id, true);
       if (found?.jobId !== jobId) throw notFound('submission');
       if (found.state !== 'waiting')
@@ -91,25 +89,37 @@ export function submissionRoutes(pool: Pool, addresses: OperatorAddresses): Rout
       await settle(db, id, 'stopped');
       await dropTask(db, 'hand-in', id);
       await audit(db, asker, jobId, 'hand-in-stopped', { pack: packNumber(found.packNumber) });
-      return conversationsOf(db, jobId);
+      return standingOf(db, jobId, addresses);
     });
-    response.json({ linked: true, conversations });
+    response.json(standing);
   });
 
   return router;
 }
 
-/** The area whose operator a pack goes to; or why it cannot go. */
+/** What was handed in of a job, and which of its packs have a link to their operator: the newest of the whole, and of each supply. */
+async function standingOf(
+  db: PoolClient,
+  jobId: string,
+  addresses: OperatorAddresses,
+): Promise<{ readonly linkedPackIds: string[]; readonly conversations: Awaited<ReturnType<typeof conversationsOf>> }> {
+  const linkedPackIds: string[] = [];
+  for (const { id } of newestOfEach(await packsOf(db, jobId)))
+    if (addressFor(addresses, await areaOf(db, id)) !== undefined) linkedPackIds.push(id);
+  return { linkedPackIds, conversations: await conversationsOf(db, jobId) };
+}
+
+/** The area whose operator a pack goes to, and the supply it is of; or why it cannot go. */
 async function mayBeHandedIn(
   db: PoolClient,
   jobId: string,
   packId: string,
   addresses: OperatorAddresses,
-): Promise<string> {
+): Promise<{ readonly area: string; readonly supplyId: string | null }> {
   const packs = await packsOf(db, jobId);
   const pack = packs.find((each) => each.id === packId);
   if (!pack) throw notFound('pack');
-  if (packs[0]?.id !== packId)
+  if (!newestOfEach(packs).includes(pack))
     throw new Problem(409, 'Not the newest', 'A later pack has been signed. Hand that one in.');
   if (pack.route === 'hold')
     throw new Problem(409, 'Not an application', 'Phone the operator’s emergency line. This report is for the file.');
@@ -126,7 +136,7 @@ async function mayBeHandedIn(
   const area = await areaOf(db, packId);
   if (addressFor(addresses, area) === undefined)
     throw new Problem(409, 'No link', 'There is no link to the operator of this area. Send it by hand and enter that.');
-  return area;
+  return { area, supplyId: pack.supplyId };
 }
 
 /** A pack older than the survey’s facts is not sent without a reason; the reason given, where one was needed. */
@@ -134,8 +144,9 @@ export async function olderThanSurvey(
   db: PoolClient,
   jobId: string,
   reason: string | undefined,
+  ofSupply: string | null = null,
 ): Promise<string | undefined> {
-  const since = await sinceSigned(db, jobId);
+  const since = await sinceSigned(db, jobId, ofSupply);
   if (!since || since.lines.length === 0) return undefined;
   if (reason?.trim()) return reason.trim();
   throw new Problem(

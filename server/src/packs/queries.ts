@@ -37,6 +37,11 @@ export async function packsOf(db: PoolClient, jobId: string): Promise<PackRow[]>
   return found.rows;
 }
 
+/** Of packs that are listed newest first, the newest of the whole survey and of each supply: those that count. */
+export function newestOfEach(packs: readonly PackRow[]): PackRow[] {
+  return packs.filter(({ supplyId }, at) => packs.findIndex((each) => each.supplyId === supplyId) === at);
+}
+
 export async function packById(db: PoolClient, id: string): Promise<PackRow | undefined> {
   const found = await db.query<PackRow>(
     `SELECT ${COLUMNS} FROM packs k JOIN people p ON p.id = k.signed_by WHERE k.id = $1`,

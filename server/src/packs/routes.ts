@@ -69,7 +69,8 @@ export function jobPackRoutes(pool: Pool): Router {
     const jobId = idParameter(request, 'jobId', 'job');
     const since = await inFirm(pool, askerOf(request), async (db) => {
       if (!(await headOf(db, jobId))) throw notFound('job');
-      return sinceSigned(db, jobId);
+      const { supply } = request.query;
+      return sinceSigned(db, jobId, typeof supply === 'string' && supply !== '' ? supply : null);
     });
     response.json({ since });
   });

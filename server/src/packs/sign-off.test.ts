@@ -1,14 +1,12 @@
 import { plainSurvey, readSurvey } from '@keen-gauge/core/survey/opening/read';
-import { diff, type Value } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import { onShape } from '@keen-gauge/core/tree/edit';
-import { STARTING_SHAPES } from '@keen-gauge/core/tree/shapes';
 import { sealedText } from '@keen-gauge/core/pack/sealed-text';
 import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import type { IncomingMessage } from 'node:http';
 import type { Agent } from 'supertest';
 import { makePack } from './make';
+import { makeCourt, savedWith } from '../testing/court';
 import { makeJob, signAsItStands, testBench, type MadeJob, type TestBench } from '../testing/bench';
 
 let bench: TestBench;
@@ -194,20 +192,8 @@ describe('signing off', () => {
 
 describe('the pack of one supply of a building', () => {
   it('is limited by that supply’s own fuse and bears its own customer; what is no supply is refused', async () => {
-    const court = await makeJob(anna);
-    const { survey } = (await anna.get(`/api/jobs/${court.id}/survey`)).body as { survey: Survey };
-    const shape = STARTING_SHAPES.find(({ id }) => id === 'landlord-and-flats')?.nodes ?? [];
-    const next = onShape(survey, shape, 3);
-    next.site = { supplies: [{ id: 'two', nodeId: 'flat-2-switch-fuse', customerName: 'B. Tester' }] };
-    const saved = await anna
-      .post(`/api/jobs/${court.id}/survey/revisions`)
-      .send({
-        id: randomUUID(),
-        parentId: court.revisionId,
-        changes: diff(survey as unknown as Value, plainSurvey(next) as unknown as Value),
-      })
-      .expect(201);
-    const { revisionId } = saved.body as { revisionId: string };
+    const court = await makeCourt(anna);
+    const { revisionId } = court;
     const path = `/api/jobs/${court.id}/packs`;
     await anna.post(path).send({ revisionId, supplyId: 'split-block' }).expect(422);
     const more = { supplyId: 'flat-2-switch-fuse' };
@@ -220,5 +206,18 @@ describe('the pack of one supply of a building', () => {
     expect(signed.place.customerName).toBe('B. Tester');
     // The whole site has no pack yet: nothing to compare it with.
     expect((await anna.get(`${path}/since`)).body).toEqual({ since: null });
+    const ofTheFlat = `${path}/since?supply=flat-2-switch-fuse`;
+    expect((await anna.get(ofTheFlat)).body).toMatchObject({ since: { packId: pack.id, lines: [] } });
+    await savedWith(anna, court, (survey) => {
+      survey.loads.push({
+        id: 'shower',
+        class: 'instantaneous-water-heating',
+        powerW: 9200,
+        nodeId: 'flat-2-switch-fuse',
+      });
+      return survey;
+    });
+    const { since } = (await anna.get(ofTheFlat)).body as { since: { lines: unknown[] } };
+    expect(since.lines.length).toBeGreaterThan(0);
   });
 });

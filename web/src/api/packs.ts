@@ -16,6 +16,8 @@ export interface Pack {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly reason: string | null;
+  /** The supply that it is of, where it is of one of several. */
+  readonly supplyId?: string | null;
   /** What the supply is called that it is of, where it is of one of several; answers kept by an earlier version have none. */
   readonly supplyName?: string | null;
   /** Its document and archive have been made. */
@@ -64,11 +66,16 @@ export interface SincePack {
   readonly since: { readonly packId: string; readonly number: number; readonly lines: readonly PackChange[] } | null;
 }
 
-/** Asked anew with every revision of the survey that is saved. */
-export function useSincePack(jobId: string, revisionId: string | undefined) {
-  return useSWR<SincePack, Error>([`/jobs/${jobId}/packs/since`, revisionId], ([path]: readonly [string]) =>
-    fetcher(path),
-  );
+/** Of the whole survey or of one supply; asked anew with every revision of the survey that is saved. */
+export function useSincePack(jobId: string, revisionId: string | undefined, supplyId: string | null = null) {
+  const path = `/jobs/${jobId}/packs/since${supplyId === null ? '' : `?supply=${encodeURIComponent(supplyId)}`}`;
+  return useSWR<SincePack, Error>([path, revisionId], ([asked]: readonly [string]) => fetcher(asked));
+}
+
+/** Of packs that are listed newest first, the newest of the whole survey and of each supply. */
+export function newestOfEach(packs: readonly Pack[]): Pack[] {
+  const ofWhat = ({ supplyId = null }: Pack): string | null => supplyId;
+  return packs.filter((pack, at) => packs.findIndex((each) => ofWhat(each) === ofWhat(pack)) === at);
 }
 
 /** The words to send a pack with, and what it says differently from the one before. */

@@ -19,8 +19,8 @@ export interface Conversation {
 }
 
 export interface Conversations {
-  /** Whether there is a link to the operator of this job’s area. */
-  readonly linked: boolean;
+  /** The packs with a link to the operator of their area; answers kept by an earlier version have none. */
+  readonly linkedPackIds?: readonly string[];
   readonly conversations: readonly Conversation[];
 }
 

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useEvents } from '../api/events';
 import { useJob } from '../api/jobs';
-import { packNumber, usePacks, useSincePack } from '../api/packs';
+import { newestOfEach, packNumber, usePacks, useSincePack, type Pack } from '../api/packs';
 import { problemWords } from '../api/problem-words';
 import { handIn, stopHandingIn, useConversations, type Conversation, type Conversations } from '../api/submissions';
 import { BareButton, MainButton } from '../kit/Button';
@@ -23,18 +23,15 @@ const STATES: Readonly<Record<Conversation['state'], string>> = {
 };
 const VOICES = { out: 'We', in: 'The operator', trouble: 'Trouble' } as const;
 
-/** The newest pack handed in over the operator’s link, everything said about it, and what the answer makes the next step. */
+/** The newest packs handed in over the operator’s link, everything said about them, and what the answer makes the next step. */
 export function OperatorPanel() {
-  const { job, state } = useSurvey();
-  const { data: moved, mutate: lookAtSince } = useSincePack(job.id, state.head.revisionId);
+  const { job } = useSurvey();
   const { mutate: lookAtJob } = useJob(job.id);
-  const [reason, setReason] = useState('');
   const { data, error, mutate } = useConversations(job.id);
   const { data: packs } = usePacks(job.id);
   const { data: events, mutate: lookAtEvents } = useEvents(job.id);
   const [problem, setProblem] = useState<string | null>(null);
-  const newest = packs?.packs[0];
-  const sent = data?.conversations.find(({ packId }) => packId === newest?.id);
+  const newest = newestOfEach(packs?.packs ?? []);
   const step = events ? nextStep(events.events) : null;
 
   // The outbox enters what was said as dates of the job: they are looked at again when something new was said.
@@ -43,11 +40,11 @@ export function OperatorPanel() {
     if (said > 0) void Promise.all([lookAtEvents(), lookAtJob()]);
   }, [said, lookAtEvents, lookAtJob]);
 
-  // Where the newest pack can go is asked anew for each.
-  const newestId = newest?.id;
+  // Where the newest packs can go is asked anew for each.
+  const newestIds = newest.map(({ id }) => id).join();
   useEffect(() => {
-    if (newestId !== undefined) void Promise.all([mutate(), lookAtSince()]);
-  }, [newestId, mutate, lookAtSince]);
+    if (newestIds !== '') void mutate();
+  }, [newestIds, mutate]);
 
   const act = async (work: () => Promise<Conversations>): Promise<void> => {
     setProblem(null);
@@ -57,51 +54,31 @@ export function OperatorPanel() {
       setProblem(problemWords(failed));
     }
   };
-  if (!newest) return null;
-  const stale = moved?.since?.packId === newest.id ? moved.since.lines : [];
-  const mayHandIn = data?.linked && (!sent || sent.state === 'stopped') && newest.route !== 'hold';
+  if (newest.length === 0) return null;
+  const linked = data?.linkedPackIds ?? [];
+  const mayGo = newest.filter(({ id, route }) => {
+    const sent = data?.conversations.find(({ packId }) => packId === id);
+    return linked.includes(id) && (!sent || sent.state === 'stopped') && route !== 'hold';
+  });
   return (
     <Panel aria-label="With the operator">
       <h2>With the operator</h2>
       {error && !data && <Notice kind="act" title="What was handed in could not be loaded." />}
-      {data && !data.linked && data.conversations.length === 0 && (
+      {data && linked.length === 0 && data.conversations.length === 0 && (
         <p className="quiet">
           There is no link to the operator of this area. Send the pack by hand, then enter the day and its reference at{' '}
           <Link to={`/jobs/${job.id}/route`}>{STATION_NAMES.route}</Link>.
         </p>
       )}
-      {mayHandIn && (
-        <Stack style={{ '--gap': '0.4rem' }}>
-          <p className="quiet">
-            {packNumber(newest.number)} goes to the operator of this area in the background; this page need not stay
-            open. It is handed in once, however often the line falls.
-          </p>
-          {stale.length > 0 && (
-            <>
-              <Notice
-                kind="act"
-                title={`${packNumber(newest.number)} is older than the survey. Sign again, or say why.`}
-              >
-                <ChangeLines lines={stale} />
-              </Notice>
-              <TextInput
-                label={`Why send ${packNumber(newest.number)} as it is?`}
-                value={reason}
-                onChange={setReason}
-                maxLength={500}
-              />
-            </>
-          )}
-          <Row>
-            <MainButton
-              isDisabled={!moved || (stale.length > 0 && reason.trim() === '')}
-              onPress={() => void act(() => handIn(job.id, newest.id, reason))}
-            >
-              Hand {packNumber(newest.number)} in
-            </MainButton>
-          </Row>
-        </Stack>
+      {mayGo.length > 0 && (
+        <p className="quiet">
+          A pack goes to the operator of its area in the background; this page need not stay open. It is handed in once,
+          however often the line falls.
+        </p>
       )}
+      {mayGo.map((pack) => (
+        <HandIn key={pack.id} pack={pack} onHandIn={(reason) => void act(() => handIn(job.id, pack.id, reason))} />
+      ))}
       {problem !== null && (
         <div role="alert">
           <Notice kind="act" title={problem} />
@@ -122,6 +99,38 @@ export function OperatorPanel() {
         ))}
       </div>
     </Panel>
+  );
+}
+
+/** One pack that can go: what the survey says by now that it does not, and the button. */
+function HandIn({ pack, onHandIn }: { readonly pack: Pack; readonly onHandIn: (reason: string) => void }) {
+  const { job, state } = useSurvey();
+  const { data: moved } = useSincePack(job.id, state.head.revisionId, pack.supplyId);
+  const [reason, setReason] = useState('');
+  const stale = moved?.since?.packId === pack.id ? moved.since.lines : [];
+  const number = packNumber(pack.number);
+  return (
+    <Stack style={{ '--gap': '0.4rem' }}>
+      {stale.length > 0 && (
+        <>
+          <Notice kind="act" title={`${number} is older than the survey. Sign again, or say why.`}>
+            <ChangeLines lines={stale} />
+          </Notice>
+          <TextInput label={`Why send ${number} as it is?`} value={reason} onChange={setReason} maxLength={500} />
+        </>
+      )}
+      <Row>
+        <MainButton
+          isDisabled={!moved || (stale.length > 0 && reason.trim() === '')}
+          onPress={() => {
+            onHandIn(reason);
+          }}
+        >
+          Hand {number} in
+        </MainButton>
+        {pack.supplyName != null && <span className="quiet">{pack.supplyName}</span>}
+      </Row>
+    </Stack>
   );
 }
 

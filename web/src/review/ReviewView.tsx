@@ -247,7 +247,9 @@ function SinceLast() {
             ? 'Loading the packs.'
             : packs.packs.length === 0
               ? 'No pack has been signed yet.'
-              : 'The survey says the same as the last pack.'}
+              : data?.since === null
+                ? 'No pack of the whole survey has been signed yet.'
+                : 'The survey says the same as the last pack.'}
         </p>
       )}
     </Panel>
