@@ -7,6 +7,7 @@ import { ensureBuilt } from './machine/build.mjs';
 import { ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startMailServer } from './machine/mail-server.mjs';
 import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { freePort } from './machine/ports.mjs';
 import { startKept } from './machine/postgres.mjs';
@@ -34,9 +35,10 @@ async function serve(ownerUrl) {
   const port = Number(process.env.PORT ?? 4600);
   const desk = await startOperatorDesk(port + 20, { file: join(RUN, 'operator.json'), secondsPerDay: 10 });
   process.env.METRICS_PORT ??= String(await freePort(port + 30));
-  const server = await startServer(appUrl, port, 'warn', desk.addresses);
+  const mail = await startMailServer(port + 40);
+  const server = await startServer(appUrl, port, 'warn', desk.addresses, mail.smtpUrl);
   const bench = await startLimiterBench(server.port + 10);
-  announce(server.port, bench.url, desk.url, process.env.METRICS_PORT);
+  announce(server.port, bench.url, desk.url, mail.url, process.env.METRICS_PORT);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
@@ -47,10 +49,11 @@ async function serve(ownerUrl) {
   const code = await server.ended;
   bench.stop();
   await desk.stop();
+  await mail.stop();
   if (code) process.exitCode = code;
 }
 
-function announce(port, bench, desk, metricsPort) {
+function announce(port, bench, desk, mail, metricsPort) {
   console.log(`
 Keen Gauge is at http://localhost:${port}
 
@@ -62,6 +65,7 @@ Keen Gauge is at http://localhost:${port}
 
   Bench to practise commissioning on (a made-up house, clamp and charge point): ${bench}
   A made-up operator’s desk that packs are handed in to; a day of it lasts ten seconds:       ${desk}
+  What it mails, which reaches nobody:                                                        ${mail}
   Its figures, for whoever collects them:                                                     http://localhost:${metricsPort}/metrics
 
 Everything in it is made up. Ctrl-C stops it; what was entered is kept for the next start.`);

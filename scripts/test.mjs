@@ -10,6 +10,7 @@ import { chromiumBinary, ensureDebian } from './machine/debian.mjs';
 import { ensureDependencies } from './machine/dependencies.mjs';
 import { startLimiterBench } from './machine/limiter-bench.mjs';
 import { prepareDatabase, startServer } from './machine/instance.mjs';
+import { startMailServer } from './machine/mail-server.mjs';
 import { startOperatorDesk } from './machine/operator-desk.mjs';
 import { startThrowaway } from './machine/postgres.mjs';
 import { ROOT, RUN } from './machine/root.mjs';
@@ -116,7 +117,8 @@ async function main() {
 async function journeys(ownerUrl) {
   const appUrl = prepareDatabase(ownerUrl, { demo: true });
   const desk = await startOperatorDesk(4820);
-  const server = await startServer(appUrl, 4800, 'error', desk.addresses);
+  const mail = await startMailServer(4840);
+  const server = await startServer(appUrl, 4800, 'error', desk.addresses, mail.smtpUrl);
   // Looks at its clamp often, so that nobody waits long for a reading to come to rest.
   const bench = await startLimiterBench(server.port + 10, 300);
   const report = join(RUN, 'journeys.json');
@@ -129,6 +131,8 @@ async function journeys(ownerUrl) {
         E2E_URL: server.url,
         E2E_BENCH_HOUSE: bench.house,
         E2E_DESK: desk.url,
+        E2E_MAIL: mail.url,
+        E2E_OWNER_DATABASE_URL: ownerUrl,
         E2E_APP_DATABASE_URL: appUrl,
         CHROMIUM: chromiumBinary() ?? '',
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
@@ -142,6 +146,7 @@ async function journeys(ownerUrl) {
     bench.stop();
     await server.stop();
     await desk.stop();
+    await mail.stop();
   }
 }
 

@@ -23,6 +23,7 @@ export default defineConfig({
         logger: '../standins/run-logger.ts',
         'bench-part': '../standins/run-bench.ts',
         operator: '../standins/run-operator.ts',
+        mail: '../standins/run-mail.ts',
       },
       output: { entryFileNames: '[name].js' },
     },

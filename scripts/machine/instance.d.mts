@@ -10,4 +10,5 @@ export function startServer(
   preferredPort: number,
   logLevel?: string,
   operators?: string,
+  smtpUrl?: string,
 ): Promise<RunningServer>;

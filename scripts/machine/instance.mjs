@@ -18,14 +18,26 @@ export function prepareDatabase(ownerUrl, { demo }) {
 
 /**
  * Starts one server process; resolves once it listens. It gets the application's own lesser role and never the
- * owner's address, and where packs are handed in. Its own process group: Ctrl-C reaches the caller alone, which stops things in order.
+ * owner's address, where packs are handed in, and how mail leaves. Its own process group: Ctrl-C reaches the caller alone, which stops things in order.
  */
-export async function startServer(appUrl, preferredPort, logLevel = 'warn', operators = undefined) {
+export async function startServer(
+  appUrl,
+  preferredPort,
+  logLevel = 'warn',
+  operators = undefined,
+  smtpUrl = undefined,
+) {
   const port = await freePort(preferredPort);
   const env = { ...process.env, APP_DATABASE_URL: appUrl, PORT: String(port) };
   delete env.DATABASE_URL;
   delete env.TEST_DATABASE_URL;
   if (operators) env.OPERATOR_ADDRESSES ??= operators;
+  if (smtpUrl && !env.SMTP_URL)
+    Object.assign(env, {
+      SMTP_URL: smtpUrl,
+      MAIL_FROM: 'surveys@keen-gauge.example',
+      PUBLIC_URL: `http://localhost:${port}`,
+    });
   env.LOG_LEVEL ??= logLevel;
   const server = spawn(process.execPath, [join(ROOT, 'dist/server/main.js')], {
     cwd: ROOT,

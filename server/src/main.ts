@@ -7,7 +7,9 @@ import { openPool } from './db/pool';
 import { closeThreads } from './heavy/threads';
 import { makeApp } from './http/app';
 import type { Standing } from './http/health';
+import { mailerFrom } from './mail/mailer';
 import { operatorAddresses } from './operator/addresses';
+import { offerSetup } from './people/setup';
 import { openLog } from './signals/log';
 import { countTasks, openMetrics, serveMetrics } from './signals/metrics';
 import { taskHandlers } from './tasks/handlers';
@@ -27,6 +29,7 @@ async function main(): Promise<void> {
   const pool = openPool(databaseUrl, log);
   const secret = await pool.query<{ value: string }>("SELECT value FROM server_secrets WHERE name = 'session'");
   const operators = operatorAddresses(process.env['OPERATOR_ADDRESSES']);
+  const mailer = mailerFrom(process.env);
   const metrics = openMetrics(pool);
   const standing: Standing = { stopping: false };
   const app = makeApp({
@@ -38,11 +41,16 @@ async function main(): Promise<void> {
     webDirectory: process.env['WEB_DIRECTORY'] ?? 'dist/web',
     trustedProxies: Number(process.env['TRUSTED_PROXIES'] ?? 0),
     operators,
+    ...(mailer ? { mailer } : {}),
   });
   const host = process.env['HOST'] ?? '127.0.0.1';
   const port = Number(process.env['PORT'] ?? 4600);
   const server = app.listen(port, host, () => {
     log.info({ host, port }, 'listening');
+    void offerSetup(pool).then((code) => {
+      // Where nobody is there yet, whoever reads what the server prints may begin.
+      if (code !== undefined) console.log(`Set it up at http://localhost:${port}/set-up with this code: ${code}`);
+    });
     process.send?.({ listening: port });
   });
   const metricsPort = process.env['METRICS_PORT'];
@@ -52,7 +60,7 @@ async function main(): Promise<void> {
       : serveMetrics(metrics, Number(metricsPort), process.env['METRICS_HOST'] ?? '127.0.0.1');
   countTasks(metrics, pool);
   const chargePoints = listenForChargePoints(server, pool, log);
-  const workers = startWorkers(pool, log, metrics, taskHandlers(pool, operators));
+  const workers = startWorkers(pool, log, metrics, taskHandlers(pool, operators, mailer));
 
   const stop = async (): Promise<void> => {
     if (standing.stopping) return;

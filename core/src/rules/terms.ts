@@ -50,7 +50,7 @@ export const NUMBER_TERMS: readonly NumberTerm[] = [
 export const SITE_APPLICATION_WORDS: Readonly<Record<SiteApplications, string>> = {
   one: 'one application for the whole building',
   'each-supply': 'one application for each supply',
-  ask: 'not said: ask the operator',
+  ask: 'not known: ask the operator',
 };
 
 export const NUMBER_TERM_KEYS: readonly NumberTermKey[] = NUMBER_TERMS.map(({ key }) => key);

@@ -71,9 +71,18 @@ const bySupervisor = { office: 403, surveyor: 403 };
 const TABLE: Readonly<Record<string, Answers>> = {
   'POST /api/session': { nobody: 422, other: 422 },
   'DELETE /api/session': { nobody: 204, other: 204 },
+  'GET /api/access': { nobody: 200, other: 200 },
+  'POST /api/access/set-up': { nobody: 422, other: 422 },
+  'POST /api/access/recovery': { nobody: 422, other: 422 },
+  'POST /api/access/link': { nobody: 422, other: 422 },
+  'POST /api/access/link/use': { nobody: 422, other: 422 },
   'POST /api/reports': { nobody: 422, other: 422 },
   'GET /api/feed/:key/diary.ics': { nobody: 404, other: 404 },
   'GET /api/me': ofFirm(),
+  'POST /api/me/password': ofThing({ other: EMPTY }),
+  'GET /api/me/sessions': ofFirm(),
+  'DELETE /api/me/sessions': ofFirm(),
+  'DELETE /api/me/sessions/:sessionId': ofThing(),
   'GET /api/people': ofFirm(),
   'GET /api/jobs': ofFirm(),
   'POST /api/jobs': ofThing({ other: EMPTY }),
@@ -115,6 +124,14 @@ const TABLE: Readonly<Record<string, Answers>> = {
   'DELETE /api/diary/feeds/:feedId': ofThing({ own: { surveyor: 403 } }),
   'GET /api/firm/record': ofFirm(),
   'GET /api/firm/record/record.csv': ofFirm(),
+  'GET /api/firm/people': ofFirm({ own: bySupervisor }),
+  'POST /api/firm/people/invitations': ofThing({ other: EMPTY, own: bySupervisor }),
+  'POST /api/firm/people/invitations/:linkId': ofThing({ own: bySupervisor }),
+  'DELETE /api/firm/people/invitations/:linkId': ofThing({ own: bySupervisor }),
+  'POST /api/firm/people/:personId': ofThing({ own: bySupervisor }),
+  'POST /api/firm/people/:personId/end': ofThing({ own: bySupervisor }),
+  'POST /api/firm/people/:personId/return': ofThing({ own: bySupervisor }),
+  'POST /api/firm/people/:personId/link': ofThing({ own: bySupervisor }),
   'GET /api/firm/rules': ofFirm(),
   'GET /api/firm/rules/own/:rulesId/versions': ofThing(),
   'POST /api/firm/rules/own/:rulesId': ofThing({ other: EMPTY }),
@@ -236,6 +253,7 @@ const ADD_AND_READ = 'INSERT SELECT';
 
 /** What the application's role may do with each table, and which columns of it change. A new table, or a right more, needs its line here. */
 const GRANTED: Readonly<Record<string, string>> = {
+  access_links: ADD_AND_READ,
   answered_requests: 'DELETE INSERT SELECT',
   audit_entries: ADD_AND_READ,
   calendar_feeds: ADD_AND_READ,
@@ -256,6 +274,7 @@ const GRANTED: Readonly<Record<string, string>> = {
   known_places: 'DELETE INSERT SELECT',
   log_mappings: ADD_AND_READ,
   logs: ADD_AND_READ,
+  mails: ADD_AND_READ,
   operator_packs: ADD_AND_READ,
   pack_files: ADD_AND_READ,
   packs: ADD_AND_READ,
@@ -273,6 +292,7 @@ const GRANTED: Readonly<Record<string, string>> = {
   uploads: 'DELETE INSERT SELECT',
 };
 const CHANGED: Readonly<Record<string, string>> = {
+  access_links: 'digest expires_at revoked_at used_at',
   answered_requests: 'answer',
   calendar_feeds: 'revoked_at',
   charge_point_calls: 'answer answered_at sent_at',
@@ -287,6 +307,8 @@ const CHANGED: Readonly<Record<string, string>> = {
   jobs: 'answer archived_at assigned_to changed_at due_on due_what fitting_on next_question place revision_id revision_seq route state survey survey_on',
   known_places: 'seen_at',
   log_mappings: 'changed_at mapping',
+  mails: 'sent_at state trouble',
+  people: 'ended_at may_sign_off name password_hash registration role',
   submissions: 'reference state tries',
   tasks: 'again attempts claim claimed_until next_at person_id stuck_at trouble',
   uploads: 'received',
@@ -298,6 +320,7 @@ const NO_FIRM = new Map([
   ['sign_in_counts', 'counts tries of people nobody knows yet'],
   ['server_secrets', 'read once by each instance'],
   ['migrations', 'the owner’s alone'],
+  ['setup_codes', 'the owner’s alone: there is no firm yet'],
 ]);
 
 describe('the database itself keeps firms apart', () => {
@@ -362,7 +385,11 @@ describe('the database itself keeps firms apart', () => {
       'charge_point_by_name',
       'claim_task',
       'firm_of_calendar_feed',
+      'firm_of_link',
+      'is_set_up',
+      'offer_setup',
       'person_for_sign_in',
+      'set_up',
       'task_counts',
     ]);
   });
@@ -374,7 +401,9 @@ describe('the database itself keeps firms apart', () => {
     ['packs', 'DELETE FROM packs', /permission denied/],
     ['a pack’s files', 'UPDATE pack_files SET pdf = $$x$$', /permission denied/],
     ['jobs', 'DELETE FROM jobs', /permission denied/],
-    ['rights', 'UPDATE people SET may_sign_off = true', /permission denied/],
+    ['who somebody is', 'UPDATE people SET email = $$x@x.example$$', /permission denied/],
+    ['sessions that have ended', 'UPDATE people SET generation = 1', /permission denied/],
+    ['a firm’s last supervisor', 'UPDATE people SET ended_at = now()', /keeps a supervisor/],
     ['photographs', 'DELETE FROM photos', /permission denied/],
     ['pictures', 'UPDATE pictures SET bytes = $$x$$', /permission denied/],
     ['what is counted', 'UPDATE firm_storage SET bytes = 0', /permission denied/],

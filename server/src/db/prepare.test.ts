@@ -78,6 +78,7 @@ describe('preparing a database', () => {
       '019_found_by.sql',
       '020_job_list.sql',
       '021_pack_of_supply.sql',
+      '022_people_and_mail.sql',
     ]);
     await client.end();
   });

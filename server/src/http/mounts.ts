@@ -12,6 +12,8 @@ import { jobRoutes } from '../jobs/routes';
 import { logMappingRoutes, logRoutes } from '../logs/routes';
 import { submissionRoutes } from '../operator/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
+import { accessRoutes } from '../people/access-routes';
+import { memberRoutes } from '../people/member-routes';
 import { meRoutes, sessionRoutes } from '../people/routes';
 import { peopleRoutes } from '../people/people-routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
@@ -35,6 +37,7 @@ export function apiMounts(parts: AppParts): Mount[] {
   const { pool, log, metrics, sessionSecret } = parts;
   return [
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
+    { path: '/access', open: true, router: accessRoutes(pool, parts.mailer) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
     { path: '/feed', open: true, router: feedRoutes(pool) },
     { path: '/me', router: meRoutes(pool) },
@@ -53,6 +56,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/log-mappings', router: logMappingRoutes(pool) },
     { path: '/diary', router: diaryRoutes(pool, sessionSecret) },
     { path: '/firm/record', router: firmAuditRoutes(pool) },
+    { path: '/firm/people', router: memberRoutes(pool, parts.mailer) },
     { path: '/firm/rules', router: ruleRoutes(pool) },
     { path: '/firm/tasks', router: taskRoutes(pool) },
     { path: '/firm', router: firmRoutes(pool) },

@@ -1,5 +1,6 @@
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
+import type { Mailer } from '../mail/mailer';
 import type { OperatorAddresses } from '../operator/addresses';
 import type { Metrics } from '../signals/metrics';
 import type { Standing } from './health';
@@ -16,6 +17,8 @@ export interface AppParts {
   readonly webDirectory?: string;
   /** Proxies in front whose forwarded addresses are believed. */
   readonly trustedProxies?: number;
+  /** How mail leaves; none, and links are handed over and letters sent by hand. */
+  readonly mailer?: Mailer;
   /** Where packs are handed in; none, and they are sent by hand. */
   readonly operators?: OperatorAddresses;
 }

@@ -9,7 +9,7 @@ export function peopleRoutes(pool: Pool): Router {
   router.get('/', async (request, response) => {
     const people = await inFirm(pool, askerOf(request), async (db) => {
       const found = await db.query<{ id: string; name: string; role: string }>(
-        'SELECT id, name, role FROM people ORDER BY name',
+        'SELECT id, name, role FROM people WHERE ended_at IS NULL ORDER BY name',
       );
       return found.rows;
     });

@@ -24,6 +24,8 @@ export const RIGHTS = {
   'change-equipment': (who: Person) => who.role !== 'office',
   /** Revoke an address of the diary that somebody else made; one's own is everybody's to revoke. */
   'revoke-others-feeds': (who: Person) => who.role !== 'surveyor',
+  /** Invite people, change what they may do, let them go. */
+  'manage-people': (who: Person) => who.role === 'supervisor',
   'see-stuck-work': (who: Person) => who.role === 'supervisor',
 } as const satisfies Readonly<Record<string, (who: Person) => boolean>>;
 export type Right = keyof typeof RIGHTS;
@@ -37,6 +39,7 @@ const REFUSED: Readonly<Record<Right, string>> = {
   'change-terms': 'Terms are changed by the office and by supervisors.',
   'change-equipment': 'Equipment and instruments are changed by surveyors and supervisors.',
   'revoke-others-feeds': 'An address that somebody else made is revoked by the office or a supervisor.',
+  'manage-people': 'People are invited and changed by the firm’s supervisors.',
   'see-stuck-work': 'Only the firm’s supervisors handle stuck work.',
 };
 

@@ -1,16 +1,18 @@
 import { verify } from '@node-rs/argon2';
 import { IsString, MaxLength } from 'class-validator';
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import { audit } from '../audit/queries';
 import { inFirm, type Asker } from '../db/firm-scope';
 import { askerOf } from '../http/asker';
 import { bodyAs } from '../http/body';
-import { Problem } from '../http/problem';
+import { notFound, Problem } from '../http/problem';
 import type { Metrics } from '../signals/metrics';
 import { placeOf, rememberPlace } from './known-places';
-import { meOf, personForSignIn, type SignInPerson } from './queries';
+import { hashOf } from './passwords';
+import { meOf, passwordHashOf, personById, personForSignIn, setPassword, type SignInPerson } from './queries';
+import { beginSession, deviceWords, endSessions, sessionsOf } from './sessions';
 import { signInLimits } from './sign-in-limits';
 
 class SignIn {
@@ -65,10 +67,10 @@ export function sessionRoutes(pool: Pool, log: Logger, metrics: Metrics): Router
     const asker: Asker = { firmId: person.firmId, personId: person.id, generation: person.generation };
     const me = await inFirm(pool, asker, async (db) => {
       await rememberPlace(db, asker, place, response);
+      await audit(db, asker, null, 'signed-in', { on: deviceWords(request.get('user-agent') ?? '') });
       return meOf(db, asker.personId);
     });
-    await freshSession(request);
-    request.session.asker = asker;
+    await beginSession(request, asker);
     response.json(me);
   });
 
@@ -86,18 +88,14 @@ export function sessionRoutes(pool: Pool, log: Logger, metrics: Metrics): Router
   return router;
 }
 
-/** A new session id at sign-in: one planted beforehand is worth nothing. */
-async function freshSession(request: Request): Promise<void> {
-  await new Promise<void>((resolve, reject) => {
-    request.session.regenerate((error: unknown) => {
-      if (error) reject(error instanceof Error ? error : new Error('session'));
-      else resolve();
-    });
-  });
+class NewPassword {
+  @IsString({ message: 'text' }) @MaxLength(200, { message: 'at most 200 characters' }) current: string;
+  @IsString({ message: 'text' }) @MaxLength(200, { message: 'at most 200 characters' }) password: string;
 }
 
-/** Who I am. */
+/** Who I am, my password, and where I am signed in. */
 export function meRoutes(pool: Pool): Router {
+  const limits = signInLimits(pool);
   const router = Router();
   router.get('/', async (request, response) => {
     const asker = askerOf(request);
@@ -105,6 +103,54 @@ export function meRoutes(pool: Pool): Router {
     if (!me) throw new Problem(401, 'Not signed in', 'Sign in to go on.');
     response.json(me);
   });
+
+  router.post('/password', async (request, response) => {
+    const asker = askerOf(request);
+    const { current, password } = bodyAs(NewPassword, request.body);
+    const { address, device } = placeOf(request);
+    // Whoever has found a device open does not get to guess without end.
+    const taken = await limits.take({ name: asker.personId, address, device, knownDevice: true, knownAddress: true });
+    if ('waitMs' in taken) throw tooMany(taken.waitMs);
+    const generation = await inFirm(pool, asker, async (db) => {
+      const right = await verify(await passwordHashOf(db, asker.personId), current).catch(() => false);
+      if (!right) throw new Problem(403, 'Not your password', 'The password you have now is not that one.');
+      const me = await personById(db, asker.personId);
+      const hash = await hashOf(password, [me?.name ?? '', me?.email ?? '', me?.firm ?? '']);
+      await audit(db, asker, null, 'password-changed');
+      return setPassword(db, asker.personId, hash);
+    });
+    await taken.giveBack();
+    // Every session has ended with the old password; this one begins anew.
+    await beginSession(request, { ...asker, generation: generation ?? 0 });
+    response.status(204).end();
+  });
+
+  router.get('/sessions', async (request, response) => {
+    const asker = askerOf(request);
+    response.json({ sessions: await inFirm(pool, asker, (db) => sessionsOf(db, asker, request.sessionID)) });
+  });
+
+  router.delete('/sessions', async (request, response) => {
+    const asker = askerOf(request);
+    const sessions = await inFirm(pool, asker, async (db) => {
+      const ended = await endSessions(db, asker, { allBut: request.sessionID });
+      if (ended > 0) await audit(db, asker, null, 'session-ended', { sessions: ended });
+      return sessionsOf(db, asker, request.sessionID);
+    });
+    response.json({ sessions });
+  });
+
+  router.delete('/sessions/:sessionId', async (request, response) => {
+    const asker = askerOf(request);
+    const { sessionId } = request.params;
+    const sessions = await inFirm(pool, asker, async (db) => {
+      if ((await endSessions(db, asker, { id: sessionId })) === 0) throw notFound('session');
+      await audit(db, asker, null, 'session-ended', { sessions: 1 });
+      return sessionsOf(db, asker, request.sessionID);
+    });
+    response.json({ sessions });
+  });
+
   return router;
 }
 

@@ -1,6 +1,8 @@
 import type { Pool } from 'pg';
 import { writeDiary } from '../calendar/diary-file';
 import { resummarise } from '../jobs/resummarise';
+import type { Mailer } from '../mail/mailer';
+import { sendMailHandler } from '../mail/send';
 import type { OperatorAddresses } from '../operator/addresses';
 import { handInHandler } from '../operator/outbox';
 import { makePack } from '../packs/make';
@@ -8,7 +10,7 @@ import { printedPicture } from '../photos/printed';
 import type { Handler, Handlers } from './worker';
 
 /** What is done for each kind of task. */
-export function taskHandlers(pool: Pool, operators: OperatorAddresses): Handlers {
+export function taskHandlers(pool: Pool, operators: OperatorAddresses, mailer?: Mailer): Handlers {
   const then =
     (work: (firmId: string, about: string) => Promise<unknown>): Handler =>
     async ({ firmId, about }) => {
@@ -20,6 +22,7 @@ export function taskHandlers(pool: Pool, operators: OperatorAddresses): Handlers
     'make-pack': then((firmId, packId) => makePack(pool, firmId, packId)),
     'print-picture': then((firmId, photoId) => printedPicture(pool, firmId, photoId)),
     resummarise: then((firmId) => resummarise(pool, firmId)),
+    'send-mail': sendMailHandler(pool, mailer),
     'write-diary': then((firmId) => writeDiary(pool, firmId)),
   };
 }

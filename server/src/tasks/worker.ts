@@ -22,6 +22,7 @@ const LANES: readonly (readonly TaskKind[])[] = [
   ['hand-in'],
   ['hand-in'],
   ['hand-in'],
+  ['send-mail'],
   ['make-pack', 'print-picture', 'resummarise', 'write-diary'],
   ['make-pack', 'write-diary'],
 ];

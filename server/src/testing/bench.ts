@@ -10,6 +10,7 @@ import { makeFirm } from '../demo/load';
 import type { DemoPerson } from '../demo/people';
 import { closeThreads } from '../heavy/threads';
 import { makeApp } from '../http/app';
+import type { Mailer } from '../mail/mailer';
 import type { OperatorAddresses } from '../operator/addresses';
 import { openLog } from '../signals/log';
 import { openMetrics } from '../signals/metrics';
@@ -47,6 +48,7 @@ const person = (email: string, maySignOff: boolean, role: DemoPerson['role'] = '
 export async function testBench(
   operators?: OperatorAddresses,
   tasks: 'worked' | 'by hand' = 'worked',
+  mailer?: Mailer,
 ): Promise<TestBench> {
   const base = process.env['TEST_DATABASE_URL'];
   if (!base) throw new Error('TEST_DATABASE_URL is not set; run through Jest’s own configuration.');
@@ -83,8 +85,9 @@ export async function testBench(
     metrics,
     trustedProxies: 1,
     ...(operators ? { operators } : {}),
+    ...(mailer ? { mailer } : {}),
   });
-  const handlers = taskHandlers(app, operators ?? new Map());
+  const handlers = taskHandlers(app, operators ?? new Map(), mailer);
   const workers = tasks === 'worked' ? startWorkers(app, log, metrics, handlers) : undefined;
   return {
     owner,

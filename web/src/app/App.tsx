@@ -13,7 +13,10 @@ const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
 const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
 const FirmPage = lazyPart(() => import('../firm/FirmPage'));
 const DevicePage = lazyPart(() => import('../device/DevicePage'));
-const SignInPage = lazyPart(() => import('./SignInPage'));
+const SignInPage = lazyPart(() => import('../people/SignInPage'));
+const SetUpPage = lazyPart(() => import('../people/SetUpPage'));
+const LinkPage = lazyPart(() => import('../people/LinkPage'));
+const AccountPage = lazyPart(() => import('../people/AccountPage'));
 const HelpPage = lazyPart(() => import('../help/HelpPage'));
 const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 
@@ -27,12 +30,15 @@ export function App() {
         <BrowserRouter>
           <Routes>
             <Route path="/sign-in" element={<SignInPage />} />
+            <Route path="/set-up" element={<SetUpPage />} />
+            <Route path="/link" element={<LinkPage />} />
             <Route element={<Guarded />}>
               <Route path="/" element={<JobsPage />} />
               <Route path="/diary" element={<DiaryPage />} />
               <Route path="/firm/rules" element={<RulesPage />} />
               <Route path="/firm/:section?" element={<FirmPage />} />
               <Route path="/device" element={<DevicePage />} />
+              <Route path="/account" element={<AccountPage />} />
               <Route path="/help/:part?" element={<HelpPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />

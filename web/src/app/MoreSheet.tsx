@@ -35,6 +35,9 @@ export default function MoreSheet({
         <Away to="/device" replace onClick={onClose}>
           This device: what is here, and what is still to be sent
         </Away>
+        <Away to="/account" replace onClick={onClose}>
+          Your account: password, where you are signed in
+        </Away>
         <p className="quiet">
           {me.name}, {me.firm}
         </p>

@@ -6,6 +6,7 @@ import {
   HardDriveDownload,
   LogOut,
   SlidersHorizontal,
+  UserRound,
 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useLocation, useMatch, useNavigate } from 'react-router';
@@ -165,6 +166,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         </BareButton>
         <Bench to="/device" aria-label="This device">
           <HardDriveDownload size={19} aria-hidden />
+        </Bench>
+        <Bench to="/account" aria-label="Your account">
+          <UserRound size={19} aria-hidden />
         </Bench>
         <BareButton onPress={leave} aria-label={`Sign out ${me.name}`}>
           <LogOut size={18} aria-hidden />

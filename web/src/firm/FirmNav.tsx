@@ -6,6 +6,7 @@ export const FIRM_SECTIONS = [
   ['address', 'Address'],
   ['costs', 'Costs and waits'],
   ['devices', 'Devices'],
+  ['people', 'People'],
   ['checklists', 'Checklists'],
   ['rules', 'Rules'],
   ['record', 'Record of changes'],

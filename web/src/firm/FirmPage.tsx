@@ -6,6 +6,7 @@ import { Stack } from '../kit/Panel';
 import { ChecklistsPanel } from './ChecklistsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
 import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
+import { PeoplePanel } from '../people/PeoplePanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { StuckPanel } from './StuckPanel';
 import { AddressPanel, CostsPanel, DevicesPanel } from './TermsPanel';
@@ -45,6 +46,8 @@ function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
       return <DevicesPanel />;
     case 'checklists':
       return <ChecklistsPanel me={me} />;
+    case 'people':
+      return <PeoplePanel me={me} />;
     case 'record':
       return <FirmRecordPanel />;
     default:

@@ -11,6 +11,7 @@ const NAMES: Readonly<Record<StuckTask['kind'], string>> = {
   'make-pack': 'The document of a pack is not being made',
   'print-picture': 'A photograph is not being made ready for print',
   resummarise: 'The list of jobs has not been worked out again after a change of rules',
+  'send-mail': 'A mail is not being sent',
   'write-diary': 'The diary is not being written for calendars',
 };
 

@@ -23,6 +23,15 @@ describe('the record in sentences', () => {
     ['job-assigned', { to: '' }, 'Assigned to nobody'],
     ['job-archived', {}, 'Archived'],
     ['job-restored', {}, 'Restored from the archive'],
+    ['signed-in', { on: 'Firefox on Linux' }, 'Signed in: Firefox on Linux'],
+    ['session-ended', { sessions: 1 }, 'Signed out of one other session'],
+    ['session-ended', { sessions: 3 }, 'Signed out of 3 other sessions'],
+    ['person-joined', { name: 'Fern', role: 'surveyor' }, 'Fern joined as a surveyor'],
+    [
+      'person-changed',
+      { who: 'Olga', role: { was: 'office', is: 'supervisor' }, maySignOff: { was: false, is: true } },
+      'Olga: role changed from office to supervisor, may sign surveys off changed from no to yes',
+    ],
     ['something-new', {}, 'something-new'],
   ])('%s', (what, details, words) => {
     expect(recordWords({ what, details })).toBe(words);

@@ -63,6 +63,32 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return 'Restored from the archive';
     case 'feed-made':
       return 'Calendar address made';
+    case 'signed-in':
+      return of('on') === '' ? 'Signed in' : `Signed in: ${of('on')}`;
+    case 'password-changed':
+      return of('by') === 'link' ? 'New password, set through a link' : 'Password changed';
+    case 'recovery-asked':
+      return 'A link to a new password was asked for and mailed';
+    case 'session-ended':
+      return of('sessions') === '1'
+        ? 'Signed out of one other session'
+        : `Signed out of ${of('sessions')} other sessions`;
+    case 'person-invited':
+      return `${of('name')} invited as ${roleText(of('role'))}`;
+    case 'person-joined':
+      return `${of('name')} joined as ${roleText(of('role'))}`;
+    case 'person-changed':
+      return `${of('who')}: ${changedText(details)}`;
+    case 'person-ended':
+      return `${of('name')} let go`;
+    case 'person-returned':
+      return `${of('name')} taken back`;
+    case 'access-link-made':
+      return `Link to a new password made for ${of('name')}`;
+    case 'invitation-revoked':
+      return 'An invitation withdrawn';
+    case 'mail-asked':
+      return `Mail to ${of('to')}: ${of('subject')}`;
     case 'sign-in-failed':
       return 'Somebody tried to sign in under this name with a wrong password';
     case 'sign-in-stopped':
@@ -72,6 +98,30 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
     default:
       return what;
   }
+}
+
+/** A role in a sentence. */
+const roleText = (role: string): string => (role === 'office' ? 'office' : role === '' ? 'somebody' : `a ${role}`);
+
+const CHANGED_NAMES: Readonly<Record<string, string>> = {
+  name: 'name',
+  role: 'role',
+  maySignOff: 'may sign surveys off',
+  registration: 'registration',
+};
+
+/** What was changed of somebody: role office → supervisor. */
+function changedText(details: Readonly<Record<string, unknown>>): string {
+  const said = (value: unknown): string =>
+    typeof value === 'boolean' ? (value ? 'yes' : 'no') : text(value) === '' ? 'none' : text(value);
+  return Object.entries(CHANGED_NAMES)
+    .flatMap(([key, name]) => {
+      const change = details[key];
+      if (typeof change !== 'object' || change === null) return [];
+      const { was, is } = change as { was?: unknown; is?: unknown };
+      return [`${name} changed from ${said(was)} to ${said(is)}`];
+    })
+    .join(', ');
 }
 
 function areasText(areas: unknown): string {

@@ -122,7 +122,7 @@ export function RulesForm({
         options={[
           { value: 'one', label: 'One application' },
           { value: 'each-supply', label: 'One for each supply' },
-          { value: 'ask', label: 'Not said' },
+          { value: 'ask', label: 'Not known' },
         ]}
         onChange={(siteApplications) => {
           set({ siteApplications });

@@ -1,0 +1,49 @@
+import { LINK } from './queries';
+
+export interface Words {
+  readonly subject: string;
+  readonly body: string;
+}
+
+/** To somebody who is to join the firm. */
+export function invitationWords(firm: string, name: string, invitedBy: string): Words {
+  return {
+    subject: `Your sign-in at ${firm}`,
+    body: `Hello ${name},
+
+${invitedBy} has invited you to ${firm}'s surveys in Keen Gauge.
+
+Open this link and choose a password:
+${LINK}
+
+It works once, within seven days. If you did not expect it, do nothing.`,
+  };
+}
+
+/** To somebody who asked for a new password, or whose supervisor did. */
+export function recoveryWords(name: string): Words {
+  return {
+    subject: 'A new password for Keen Gauge',
+    body: `Hello ${name},
+
+Open this link and choose a new password:
+${LINK}
+
+It works once, within two hours. You will be signed out everywhere.
+
+If you did not ask for it, do nothing: your password stays as it is.`,
+  };
+}
+
+const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
+
+/** The same words as plain HTML: paragraphs, lines, and addresses that can be pressed. Nothing in it is anybody's markup. */
+export function htmlOf(text: string): string {
+  const paragraphs = text.split(/\n{2,}/).map((paragraph) => {
+    const lines = escaped(paragraph)
+      .replace(/https?:\/\/[^\s<]+/g, (url) => `<a href="${url}">${url}</a>`)
+      .replaceAll('\n', '<br>');
+    return `<p>${lines}</p>`;
+  });
+  return `<!doctype html><html lang="en-GB"><body style="font: 16px/1.5 sans-serif">${paragraphs.join('')}</body></html>`;
+}
