@@ -17,6 +17,7 @@ export default defineConfig({
         assess: 'src/cli/assess.ts',
         schema: 'src/cli/schema.ts',
         'verify-pack': 'src/cli/run-verify-pack.ts',
+        firm: 'src/cli/run-firm.ts',
         bench: '../bench/bench.ts',
         'faults-load': '../faults/load.ts',
         fuzz: '../faults/fuzz.ts',

@@ -2,6 +2,7 @@ import { IsIn } from 'class-validator';
 import type { Rules } from '../rules/rules';
 import { Count, ListOf, Part, Text } from '../survey/fields';
 import { FirmContact } from './contact';
+import { FirmSteps } from '../customer/firm-steps';
 import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/words/option-words';
 
 /** What one option costs and how long it takes, as a firm has found. */
@@ -26,6 +27,10 @@ export class FirmTerms {
   @Part(() => FirmContact) contact?: FirmContact;
   /** For how many days a device may show what it carries along without having heard from the server. */
   @Count(1, 60) keptDays?: number;
+  /** The customer’s survey as the firm words it. */
+  @Part(() => FirmSteps) customerSteps?: FirmSteps;
+  /** For how long customers are told that what they send is kept. */
+  @Count(1, 240) keptMonths?: number;
 }
 
 /** The rules with a firm's own terms laid over it. A wait that ends before it begins is put in order. */

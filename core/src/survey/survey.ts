@@ -15,6 +15,7 @@ import { Proposal, SupplyRequest } from './proposal';
 import { PutOff } from './put-off';
 import { Reading } from './reading';
 import { Site } from './site';
+import { Statement } from './statement';
 import { Supply } from './supply';
 import { TrialRecord } from './trial';
 import { BASES, type Basis } from './words/words';
@@ -61,5 +62,7 @@ export class Survey {
   @ListOf(() => PutOff, 300) putOff?: PutOff[];
   /** What was asked when the survey was handed back. */
   @ListOf(() => ReviewComment, 200) comments?: ReviewComment[];
+  /** What the customer said or showed, as it was taken in. */
+  @ListOf(() => Statement, 100) statements?: Statement[];
   @Text(5000) notes?: string;
 }

@@ -39,6 +39,11 @@ export const AUDITED = [
   'access-link-made',
   'invitation-revoked',
   'mail-asked',
+  'customer-asked',
+  'customer-revoked',
+  'customer-answer-taken',
+  'customer-answer-set-aside',
+  'customer-asked-again',
   'sign-in-failed',
   'sign-in-stopped',
 ] as const;

@@ -79,6 +79,7 @@ describe('preparing a database', () => {
       '020_job_list.sql',
       '021_pack_of_supply.sql',
       '022_people_and_mail.sql',
+      '023_customer.sql',
     ]);
     await client.end();
   });

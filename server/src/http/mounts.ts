@@ -12,6 +12,8 @@ import { jobRoutes } from '../jobs/routes';
 import { logMappingRoutes, logRoutes } from '../logs/routes';
 import { submissionRoutes } from '../operator/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
+import { customerRoutes } from '../customer/open-routes';
+import { jobCustomerRoutes } from '../customer/routes';
 import { accessRoutes } from '../people/access-routes';
 import { memberRoutes } from '../people/member-routes';
 import { meRoutes, sessionRoutes } from '../people/routes';
@@ -38,10 +40,12 @@ export function apiMounts(parts: AppParts): Mount[] {
   return [
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
     { path: '/access', open: true, router: accessRoutes(pool, parts.mailer) },
+    { path: '/customer', open: true, router: customerRoutes(pool) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
     { path: '/feed', open: true, router: feedRoutes(pool) },
     { path: '/me', router: meRoutes(pool) },
     { path: '/jobs/:jobId/survey', router: surveyRoutes(pool) },
+    { path: '/jobs/:jobId/customer', router: jobCustomerRoutes(pool, parts.mailer) },
     { path: '/jobs/:jobId/packs', router: jobPackRoutes(pool) },
     { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },
     { path: '/jobs/:jobId/photos', router: photoRoutes(pool) },

@@ -13,6 +13,7 @@ export interface NewMail {
   readonly body: string;
   readonly jobId?: string;
   readonly linkId?: string;
+  readonly customerLinkId?: string;
   readonly packId?: string;
   readonly madeBy: string | null;
   /** Kept and not sent. */
@@ -24,10 +25,10 @@ export const LINK = '{link}';
 
 /** Puts a mail into the queue, in the transaction that makes it needed. */
 export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): Promise<void> {
-  const { id, kind, to, subject, body, jobId, linkId, packId, madeBy, draft = false } = mail;
+  const { id, kind, to, subject, body, jobId, linkId, customerLinkId, packId, madeBy, draft = false } = mail;
   await db.query(
-    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by, customer_link_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
     [
       id,
       firmId,
@@ -40,6 +41,7 @@ export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): 
       body,
       draft ? 'draft' : 'waiting',
       madeBy,
+      customerLinkId ?? null,
     ],
   );
   if (!draft) await askFor(db, { firmId, ...(madeBy === null ? {} : { personId: madeBy }) }, 'send-mail', id);
@@ -52,13 +54,14 @@ export interface WaitingMail {
   readonly subject: string;
   readonly body: string;
   readonly linkId: string | null;
+  readonly customerLinkId: string | null;
   readonly packId: string | null;
   readonly firm: string;
 }
 
 export async function waitingMail(db: PoolClient, id: string): Promise<WaitingMail | undefined> {
   const found = await db.query<WaitingMail>(
-    `SELECT m.id, m.to_address AS "to", m.subject, m.body, m.link_id AS "linkId", m.pack_id AS "packId", f.name AS firm
+    `SELECT m.id, m.to_address AS "to", m.subject, m.body, m.link_id AS "linkId", m.customer_link_id AS "customerLinkId", m.pack_id AS "packId", f.name AS firm
        FROM mails m JOIN firms f ON f.id = m.firm_id WHERE m.id = $1 AND m.state = 'waiting'`,
     [id],
   );

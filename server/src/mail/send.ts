@@ -1,13 +1,14 @@
-import type { Pool } from 'pg';
+import type { Pool, PoolClient } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { termsOf } from '../firm/queries';
 import { packNumber } from '../jobs/numbers';
 import { packById, packDocument } from '../packs/queries';
+import { drawCustomerToken, linkById } from '../customer/queries';
 import { drawToken } from '../people/access-links';
 import { backOffS } from '../tasks/back-off';
 import type { Handler } from '../tasks/worker';
 import type { Mailer, Outgoing } from './mailer';
-import { LINK, mailGivenUp, mailSent, waitingMail } from './queries';
+import { LINK, mailGivenUp, mailSent, waitingMail, type WaitingMail } from './queries';
 import { htmlOf } from './words';
 
 /** After so many tries, about a day, a mail is given up and says so. */
@@ -25,8 +26,8 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
     const mail = await inFirm(pool, { firmId }, async (db) => {
       const waiting = await waitingMail(db, id);
       if (!waiting) return undefined;
-      const link = waiting.linkId === null ? undefined : await drawToken(db, waiting.linkId);
-      if (waiting.linkId !== null && link === undefined) {
+      const link = await linkIn(db, firmId, waiting);
+      if (link === 'shut') {
         await mailGivenUp(db, id, 'The link in it was used or revoked before it could be sent.');
         return undefined;
       }
@@ -37,7 +38,7 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
     });
     if (!mail) return 'done';
     if (mail.pack && !mail.document) return { afterS: SOON_S };
-    const text = mail.link === undefined ? mail.body : mail.body.replace(LINK, `${mailer.publicUrl}/link#${mail.link}`);
+    const text = mail.link === undefined ? mail.body : mail.body.replace(LINK, `${mailer.publicUrl}/${mail.link}`);
     const outgoing: Outgoing = {
       messageId: `<${id}${mail.link === undefined ? '' : `.${attempts}`}@${new URL(mailer.publicUrl).hostname}>`,
       to: mail.to,
@@ -76,4 +77,20 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
     await inFirm(pool, { firmId }, (db) => mailSent(db, id));
     return 'done';
   };
+}
+
+/** Where the link in a mail leads, drawn for this try; undefined where it has none, `shut` where it would open nothing. */
+async function linkIn(
+  db: PoolClient,
+  firmId: string,
+  { linkId, customerLinkId }: WaitingMail,
+): Promise<string | 'shut' | undefined> {
+  if (linkId !== null) {
+    const token = await drawToken(db, linkId);
+    return token === undefined ? 'shut' : `link#${token}`;
+  }
+  if (customerLinkId === null) return undefined;
+  const link = await linkById(db, customerLinkId);
+  if (!link || link.revokedAt !== null || link.expiresAt < new Date()) return 'shut';
+  return `c/#${await drawCustomerToken(db, firmId, customerLinkId)}`;
 }

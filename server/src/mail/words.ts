@@ -35,6 +35,36 @@ If you did not ask for it, do nothing: your password stays as it is.`,
   };
 }
 
+/** To a customer who is to make their part of the survey. Nothing of the job stands in it: whoever reads it over a shoulder learns a firm’s name. */
+export function customerWords(firm: string, by: string, days: number): Words {
+  return {
+    subject: `A few questions from ${firm}`,
+    body: `Hello,
+
+${by} of ${firm} would like to see your electricity supply before anything is planned. It takes about a quarter of an hour with your phone: one photo or one answer at a time. You can stop and go on later.
+
+Open this link on your phone:
+${LINK}
+
+You will not be asked to open or touch anything. If something near your meter is hot, scorched, buzzing or smells of burning, keep away from it and ring your network operator on 105.
+
+The link works for ${days} days.`,
+  };
+}
+
+/** To a customer of whom something is asked again. */
+export function customerAgainWords(firm: string, by: string): Words {
+  return {
+    subject: `A question from ${firm}`,
+    body: `Hello,
+
+thank you: most of it is here. ${by} of ${firm} asks for something again, and says why.
+
+Open this link on your phone; it shows only that:
+${LINK}`,
+  };
+}
+
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 /** The same words as plain HTML: paragraphs, lines, and addresses that can be pressed. Nothing in it is anybody's markup. */
