@@ -142,6 +142,28 @@ export async function takenAlong(page: Page): Promise<void> {
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 }
 
+/** What was typed last is written down in the browser: a tenth of a second after it was typed, and what is closed before then is closed before then. */
+export async function writtenDown(page: Page, text: string): Promise<void> {
+  const unsaved = (): Promise<string> =>
+    page.evaluate(
+      () =>
+        new Promise<string>((resolve, reject) => {
+          const opening = indexedDB.open('keen-gauge');
+          opening.onerror = () => {
+            reject(new Error('not opened'));
+          };
+          opening.onsuccess = () => {
+            const all = opening.result.transaction('unsaved').objectStore('unsaved').getAll();
+            all.onsuccess = () => {
+              opening.result.close();
+              resolve(JSON.stringify(all.result));
+            };
+          };
+        }),
+    );
+  await expect.poll(unsaved).toContain(text);
+}
+
 /** Pictures as a camera would give them, each another; the wider, the more bytes: 2000 px are about a megabyte. */
 export function pictures(count: number, width = 400): Promise<{ name: string; mimeType: string; buffer: Buffer }[]> {
   const height = Math.round(width * 0.75);

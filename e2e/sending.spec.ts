@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, newJob, opened, saved, signInByForm, test } from './journey';
-import { OwnServer, pictures, takenAlong, Telephone, Wire } from './own-device';
+import { OwnServer, pictures, takenAlong, Telephone, Wire, writtenDown } from './own-device';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -155,6 +155,7 @@ test('two devices at one job, four days apart and one by a wrong clock: fields j
     await setAgain(page, address, 'A. Quarry-Jones');
     await page.getByLabel('Postcode').fill('ZZ6 6ZZ');
     await expect(page.getByRole('status', { name: 'Saving' })).toContainText('Kept on this device');
+    await writtenDown(page, 'ZZ6 6ZZ');
     await telephone.close();
 
     const other = await browser.newPage({ baseURL: server.url, serviceWorkers: 'block' });

@@ -274,6 +274,8 @@ test('the office works by keyboard: new job, stations, undo and redo, history, s
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Help' })).toContainText('Undo in the survey');
   await page.keyboard.press('Escape');
+  // Keys are the sheet’s until it has gone.
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('g');
   await page.keyboard.press('h');
   await expect(page.getByRole('heading', { name: /^History/ })).toBeVisible();
