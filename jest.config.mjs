@@ -11,10 +11,18 @@ const swc = {
   },
   module: { type: 'commonjs' },
 };
+/** The customer’s page is drawn by another library. */
+const forPreact = {
+  ...swc,
+  jsc: { ...swc.jsc, transform: { ...swc.jsc.transform, react: { runtime: 'automatic', importSource: 'preact' } } },
+};
 const shared = {
-  transform: { '^.+\\.(ts|tsx|js|mjs)$': ['@swc/jest', swc] },
+  transform: {
+    '/web/customer/.+\\.tsx$': ['@swc/jest', forPreact],
+    '^.+\\.(ts|tsx|js|mjs)$': ['@swc/jest', swc],
+  },
   // Packages that are ES modules only: Jest loads them as we load them, turned into its own kind.
-  transformIgnorePatterns: ['/node_modules/(?!(@tus|srvx)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@tus|srvx|preact)/)'],
   testEnvironment: 'node',
 };
 

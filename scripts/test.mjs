@@ -89,6 +89,7 @@ async function main() {
         'core/src',
         'server/src',
         'web/src',
+        'web/customer',
         'standins',
       ]) && checks;
     checks = run('types', ['scripts/types.mjs']) && checks;

@@ -3,7 +3,18 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ROOT } from './machine/root.mjs';
 
-const PARTS = ['core', 'core/tsconfig.pure.json', 'server', 'web', 'web/sw', 'bench', 'e2e', 'faults', 'standins'];
+const PARTS = [
+  'core',
+  'core/tsconfig.pure.json',
+  'server',
+  'web',
+  'web/sw',
+  'web/customer',
+  'bench',
+  'e2e',
+  'faults',
+  'standins',
+];
 
 const wrong = PARTS.filter((part) => {
   const made = spawnSync(process.execPath, [join(ROOT, 'node_modules/typescript/bin/tsc'), '-p', part], {

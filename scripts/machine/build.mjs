@@ -11,6 +11,12 @@ const SOURCES = {
   web: ['core/src', 'web', 'package-lock.json'],
 };
 
+/** What each is built from; the customer’s page goes into the web application’s directory, which is emptied first. */
+const CONFIGS = {
+  server: ['server/vite.config.ts'],
+  web: ['web/vite.config.ts', 'web/customer/vite.config.ts'],
+};
+
 /** Builds `server` or `web` if its sources changed since it was last built. */
 export function ensureBuilt(room) {
   oneAtATime(`build-${room}`, () => build(room));
@@ -22,12 +28,14 @@ function build(room) {
   const built = existsSync(join(ROOT, 'dist', room));
   if (built && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
   console.error(`Building ${room} …`);
-  const made = spawnSync(
-    process.execPath,
-    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn', '--config', `${room}/vite.config.ts`],
-    { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] },
-  );
-  if (made.status !== 0) throw new Error(`Building ${room} failed: see above.`);
+  for (const config of CONFIGS[room]) {
+    const made = spawnSync(
+      process.execPath,
+      [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn', '--config', config],
+      { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] },
+    );
+    if (made.status !== 0) throw new Error(`Building ${room} failed: see above.`);
+  }
   mkdirSync(RUN, { recursive: true });
   writeFileSync(stampFile, stamp);
 }

@@ -15,7 +15,7 @@ declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: readonl
 // The whole application is on the device: every part of one version, and of no other.
 precacheAndRoute([...self.__WB_MANIFEST]);
 cleanupOutdatedCaches();
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/'), { denylist: [/^\/api\//] }));
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/'), { denylist: [/^\/api\//, /^\/c\//] }));
 
 // A thumbnail never changes under its address.
 registerRoute(

@@ -104,7 +104,8 @@ export function customerRoutes(pool: Pool): Router {
     express.raw({ type: ['image/jpeg', 'image/png', 'image/webp'], limit: MOST_BYTES }),
     async (request, response) => {
       const id = idParameter(request, 'pictureId', 'picture');
-      const stepId = request.query['step'];
+      const asked = request.query['step'];
+      const stepId = typeof asked === 'string' ? asked : '';
       const bytes: unknown = request.body;
       if (!Buffer.isBuffer(bytes) || bytes.length === 0)
         throw new Problem(415, 'Not a photo', 'A photo of up to 8 MB can be sent.');
@@ -128,12 +129,11 @@ export function customerRoutes(pool: Pool): Router {
         await forHolder(request, token, async (db, link, firmId) => {
           await db.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 23))', [link.id]);
           await roomTaken(db, link, firmId);
-          const step = String(stepId);
-          const { round } = roundOf(await answersOf(db, link.id), step);
+          const { round } = roundOf(await answersOf(db, link.id), stepId);
           await db.query(
             `INSERT INTO customer_pictures (id, firm_id, link_id, step, round, full_jpg, thumb_jpg) VALUES ($1, $2, $3, $4, $5, $6, $7)
              ON CONFLICT DO NOTHING`,
-            [id, firmId, link.id, step, round, Buffer.from(picture.full), Buffer.from(picture.thumb)],
+            [id, firmId, link.id, stepId, round, Buffer.from(picture.full), Buffer.from(picture.thumb)],
           );
         });
       }

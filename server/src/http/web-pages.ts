@@ -53,6 +53,8 @@ export function serveWeb(app: Express, directory: string): void {
       throw notFound('file');
     },
   );
+  // The customer’s page, which is not the application’s: small, and for somebody without an account.
+  app.use('/c', takenOnAt('customer'), express.static(join(directory, 'c')));
   app.use(takenOnAt('page'), express.static(directory, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response

@@ -38,7 +38,7 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
     });
     if (!mail) return 'done';
     if (mail.pack && !mail.document) return { afterS: SOON_S };
-    const text = mail.link === undefined ? mail.body : mail.body.replace(LINK, `${mailer.publicUrl}/${mail.link}`);
+    const text = mail.link === undefined ? mail.body : mail.body.replace(LINK, `${mailer.publicUrl}/${mail.link.to}`);
     const outgoing: Outgoing = {
       messageId: `<${id}${mail.link === undefined ? '' : `.${attempts}`}@${new URL(mailer.publicUrl).hostname}>`,
       to: mail.to,
@@ -84,13 +84,13 @@ async function linkIn(
   db: PoolClient,
   firmId: string,
   { linkId, customerLinkId }: WaitingMail,
-): Promise<string | 'shut' | undefined> {
+): Promise<{ readonly to: string } | 'shut' | undefined> {
   if (linkId !== null) {
     const token = await drawToken(db, linkId);
-    return token === undefined ? 'shut' : `link#${token}`;
+    return token === undefined ? 'shut' : { to: `link#${token}` };
   }
   if (customerLinkId === null) return undefined;
   const link = await linkById(db, customerLinkId);
   if (!link || link.revokedAt !== null || link.expiresAt < new Date()) return 'shut';
-  return `c/#${await drawCustomerToken(db, firmId, customerLinkId)}`;
+  return { to: `c/#${await drawCustomerToken(db, firmId, customerLinkId)}` };
 }

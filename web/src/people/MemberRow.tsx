@@ -5,7 +5,7 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row, Stack } from '../kit/Panel';
 import { MemberForm } from './MemberForm';
-import type { Act } from './PeoplePanel';
+import type { Act } from './act';
 import { ROLE_WORDS } from './role-words';
 import { useSubmit } from './use-submit';
 

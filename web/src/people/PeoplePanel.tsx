@@ -9,7 +9,6 @@ import {
   useTeam,
   type Changed,
   type Invitation,
-  type Team,
 } from '../api/members';
 import { Waiting } from '../app/Waiting';
 import { BareButton, Button, MainButton } from '../kit/Button';
@@ -19,6 +18,7 @@ import { TextInput } from '../kit/TextInput';
 import { LinkToHandOver } from './LinkToHandOver';
 import { MemberForm } from './MemberForm';
 import { MemberRow } from './MemberRow';
+import type { Act } from './act';
 import { ROLE_WORDS } from './role-words';
 import { useSubmit } from './use-submit';
 
@@ -27,8 +27,6 @@ interface Made {
   readonly token: string;
   readonly forWhom: string;
 }
-/** Does something to the team and shows how it stands then; a link that was made with it is for this person. */
-export type Act = (forWhom: string, work: () => Promise<Team>) => Promise<void>;
 
 /** The people of the firm: who is here, who is invited, who has left. Its supervisors' alone. */
 export function PeoplePanel({ me }: { readonly me: Me }) {

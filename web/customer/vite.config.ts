@@ -1,0 +1,18 @@
+import { defineConfig } from 'vite';
+
+/**
+ * The customer’s page by itself: it is opened once, on an old telephone and a bad line, by somebody who has no account. So it is small, drawn by the small sibling of the
+ * library the application is drawn by, and written for browsers several years old.
+ */
+export default defineConfig({
+  root: import.meta.dirname,
+  base: '/c/',
+  oxc: { jsx: { runtime: 'automatic', importSource: 'preact' } },
+  build: {
+    outDir: '../../dist/web/c',
+    emptyOutDir: true,
+    target: ['es2019', 'safari13', 'chrome80', 'firefox78'],
+    modulePreload: { polyfill: false },
+    assetsInlineLimit: 0,
+  },
+});
