@@ -12,7 +12,10 @@ import { databasePictures, fullKey, thumbKey } from './picture-store';
 import { forgetUpload, insertPhoto, photoById, photoOfFile, uploadedBytes, type PhotoRow } from './queries';
 
 /** What the sender says of a photograph. */
-export type AboutPhoto = Pick<Photo, 'caption' | 'subject' | 'subjectId' | 'fileName'>;
+export type AboutPhoto = Pick<Photo, 'caption' | 'subject' | 'subjectId' | 'fileName'> & {
+  /** The customer took it; whoever hands it in has only looked at it. */
+  readonly fromCustomer?: boolean;
+};
 
 export interface Filed {
   readonly photo: Photo;
@@ -84,7 +87,7 @@ async function enter(
   asker: Actor,
   jobId: string,
   row: PhotoRow,
-  about: AboutPhoto,
+  { fromCustomer = false, ...about }: AboutPhoto,
   known: boolean,
 ): Promise<Filed> {
   return inFirm(pool, asker, async (db) => {
@@ -97,7 +100,7 @@ async function enter(
       ...about,
       widthPx: row.width,
       heightPx: row.height,
-      takenBy: row.addedBy,
+      takenBy: fromCustomer ? 'The customer' : row.addedBy,
       takenAt: (row.takenAt ?? row.addedAt).toISOString(),
     };
     const changes = [

@@ -1,3 +1,4 @@
+import { YesNo } from '@keen-gauge/core/survey/fields';
 import { PHOTO_SUBJECTS, type PhotoSubject } from '@keen-gauge/core/survey/photo';
 import { Server } from '@tus/server';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
@@ -36,6 +37,7 @@ class AboutBody {
   @IsString({ message: 'text' })
   @MaxLength(200, { message: 'at most 200 characters' })
   fileName?: string;
+  @YesNo() fromCustomer?: boolean;
 }
 
 /**

@@ -4,7 +4,7 @@ import { call } from './client';
 export const filePhoto = (
   jobId: string,
   id: string,
-  about: Pick<Photo, 'fileName' | 'subject' | 'subjectId'>,
+  about: Pick<Photo, 'fileName' | 'subject' | 'subjectId' | 'caption'> & { readonly fromCustomer?: boolean },
 ): Promise<{ photo: Photo; known: boolean }> => call('POST', `/jobs/${jobId}/photos/${id}`, about, 90_000);
 
 export const fullUrl = (jobId: string, id: string): string => `/api/jobs/${jobId}/photos/${id}/full.jpg`;

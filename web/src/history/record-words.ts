@@ -87,6 +87,16 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Link to a new password made for ${of('name')}`;
     case 'invitation-revoked':
       return 'An invitation withdrawn';
+    case 'customer-asked':
+      return `The customer asked for ${of('steps')} things, within ${of('days')} days`;
+    case 'customer-revoked':
+      return 'The customer’s link withdrawn';
+    case 'customer-answer-taken':
+      return `Taken from the customer: ${of('asked')}`;
+    case 'customer-answer-set-aside':
+      return `The customer’s answer set aside: ${of('asked')}`;
+    case 'customer-asked-again':
+      return `The customer asked again: ${of('asked')}${because}`;
     case 'mail-asked':
       return `Mail to ${of('to')}: ${of('subject')}`;
     case 'sign-in-failed':

@@ -4,7 +4,16 @@ import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 
 /** A link that is shown this once, to be handed over by whoever made it. */
-export function LinkToHandOver({ address, forWhom }: { readonly address: string; readonly forWhom: string }) {
+export function LinkToHandOver({
+  address,
+  forWhom,
+  lasts = false,
+}: {
+  readonly address: string;
+  readonly forWhom: string;
+  /** It can be opened as often as wanted until its day. */
+  readonly lasts?: boolean;
+}) {
   const [isCopied, setCopied] = useState(false);
   return (
     <Notice kind="note" title={`The link for ${forWhom}, shown this once:`}>
@@ -20,7 +29,7 @@ export function LinkToHandOver({ address, forWhom }: { readonly address: string;
       >
         <Copy size={18} aria-hidden /> {isCopied ? 'Copied' : 'Copy the link'}
       </Button>
-      <p>It works once. Give it to nobody else.</p>
+      <p>{lasts ? 'Give it to nobody else.' : 'It works once. Give it to nobody else.'}</p>
     </Notice>
   );
 }

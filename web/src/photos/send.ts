@@ -69,12 +69,15 @@ const REFUSALS: Readonly<Record<number, string>> = {
 };
 
 /** Asks for a picture that has arrived to be made into a photograph of the survey. */
-export async function filePicture({ jobId, id, fileName, subject, subjectId }: WaitingPhoto): Promise<Filing> {
+export async function filePicture(photo: WaitingPhoto): Promise<Filing> {
+  const { jobId, id, fileName, subject, subjectId, caption, fromCustomer } = photo;
   try {
     const { known } = await filePhoto(jobId, id, {
       ...(fileName === '' ? {} : { fileName }),
       ...(subject === undefined ? {} : { subject }),
       ...(subjectId === undefined ? {} : { subjectId }),
+      ...(caption === undefined ? {} : { caption }),
+      ...(fromCustomer ? { fromCustomer } : {}),
     });
     return { kind: 'filed', known };
   } catch (error) {

@@ -1,4 +1,3 @@
-import type { PhotoSubject } from '@keen-gauge/core/survey/photo';
 import type { WaitingPhoto } from './waiting';
 
 /**
@@ -45,6 +44,9 @@ export interface UploadLinks {
 /** The server will not have it, and says why. */
 export class Refusal extends Error {}
 
+/** What is said of pictures that are handed in together. */
+export type AboutWaiting = Pick<WaitingPhoto, 'subject' | 'subjectId' | 'caption' | 'fromCustomer'>;
+
 const AT_ONCE = 2;
 const MOST_BYTES = 25 * 1024 * 1024;
 
@@ -86,7 +88,7 @@ export class UploadQueue {
     this.next();
   }
 
-  async add(files: readonly File[], about: { subject?: PhotoSubject; subjectId?: string }): Promise<void> {
+  async add(files: readonly File[], about: AboutWaiting): Promise<void> {
     for (const file of files) {
       const photo: WaitingPhoto = {
         id: this.links.newId(),

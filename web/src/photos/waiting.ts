@@ -11,6 +11,9 @@ export interface WaitingPhoto {
   readonly fileName: string;
   readonly subject?: PhotoSubject;
   readonly subjectId?: string;
+  readonly caption?: string;
+  /** The customer took it. */
+  readonly fromCustomer?: boolean;
   readonly chosenAt: number;
   /** Why the server would not take it; kept all the same until the person has done something with it. */
   readonly refused?: string;

@@ -27,8 +27,8 @@ export const LEGS: readonly { readonly name: string; readonly stations: readonly
   { name: 'The fit', stations: ['commissioning', 'tests', 'after'] },
 ];
 
-/** What can be looked at of a survey: the next question, its stations, its photographs, what is still to find out, the review before signing, a row of bays, and the supplies of a site. */
-export const VIEWS = [...STATIONS, 'next', 'photos', 'to-look', 'review', 'pool', 'site'] as const;
+/** What can be looked at of a survey: the next question, its stations, its photographs, what is still to find out, the review before signing, what the customer is asked and says, a row of bays, and the supplies of a site. */
+export const VIEWS = [...STATIONS, 'next', 'photos', 'to-look', 'review', 'customer', 'pool', 'site'] as const;
 export type View = (typeof VIEWS)[number];
 
 export const VIEW_NAMES: Readonly<Record<View, string>> = {
@@ -37,6 +37,7 @@ export const VIEW_NAMES: Readonly<Record<View, string>> = {
   photos: 'Photographs',
   'to-look': 'Still to find out',
   review: 'Review',
+  customer: 'From the customer',
   pool: 'Bays and cars',
   site: 'Supplies and bays',
 };

@@ -1,5 +1,15 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { CircleHelp, ClipboardCheck, FileCheck2, Footprints, History, Images, ListTree, Menu } from 'lucide-react';
+import {
+  CircleHelp,
+  ClipboardCheck,
+  FileCheck2,
+  Footprints,
+  History,
+  Images,
+  ListTree,
+  Menu,
+  MessageCircleQuestion,
+} from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -73,6 +83,9 @@ export function SurveyFoot({
           </Away>
           <Away to={to('to-look')} onClick={close} replace>
             <Footprints size={20} aria-hidden /> Still to find out
+          </Away>
+          <Away to={to('customer')} onClick={close} replace>
+            <MessageCircleQuestion size={20} aria-hidden /> From the customer
           </Away>
           <Away to={to('history')} onClick={close} replace>
             <History size={20} aria-hidden /> History

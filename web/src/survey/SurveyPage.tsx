@@ -105,6 +105,7 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
 
 const PoolView = lazyPart(() => import('../pool/PoolView'));
 const SiteView = lazyPart(() => import('../site/SiteView'));
+const CustomerView = lazyPart(() => import('../customer/CustomerView'));
 const ReviewView = lazyPart(() => import('../review/ReviewView'));
 
 /** The walk, the gauge, and the station at hand. */
@@ -225,6 +226,8 @@ function SurveyView({
                   <LookView />
                 ) : station === 'review' ? (
                   <ReviewView />
+                ) : station === 'customer' ? (
+                  <CustomerView />
                 ) : station === 'pool' ? (
                   <PoolView />
                 ) : station === 'site' ? (

@@ -1,7 +1,9 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
-import { CircleHelp, ClipboardCheck, Footprints } from 'lucide-react';
+import { CircleHelp, ClipboardCheck, Footprints, MessageCircleQuestion } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useCustomer } from '../api/customer';
+import { customerWords } from '../customer/customer-words';
 import { useOwed } from '../survey/use-owed';
 import { LEGS, STATION_NAMES, VIEW_NAMES, type View } from '../stations/station-names';
 import { dueAt, workAt, type StationWork } from './work';
@@ -134,6 +136,7 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
   const owed = useOwed();
   // In a sheet the way taken stands in place of the sheet.
   const go = onGo ? { onClick: onGo, replace: true } : {};
+  const { data: customer } = useCustomer(jobId);
   const due = owed && dueAt(owed);
   const open = assessment.findings.filter(({ grade }) => grade === 'ask').length;
   return (
@@ -175,6 +178,13 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
         <span>
           Review
           <Small>before signing</Small>
+        </span>
+      </ToLook>
+      <ToLook to={`/jobs/${jobId}/customer`} aria-current={current === 'customer' ? 'page' : undefined} {...go}>
+        <MessageCircleQuestion size={20} aria-hidden />
+        <span>
+          {VIEW_NAMES.customer}
+          <Small>{customerWords(customer)}</Small>
         </span>
       </ToLook>
       <ToLook to={`/jobs/${jobId}/to-look`} aria-current={current === 'to-look' ? 'page' : undefined} {...go}>
