@@ -4,7 +4,7 @@ export interface AskedStep {
   readonly ask: string;
   readonly how: string;
   /** The first is needed, the others may be left out. */
-  readonly parts: readonly ('choice' | 'picture' | 'words' | 'meter-point' | 'day')[];
+  readonly parts: readonly ('choice' | 'picture' | 'words' | 'meter-point')[];
   readonly choices?: readonly { readonly value: string; readonly label: string }[];
   /** Why it is asked again. */
   readonly again: string | null;
@@ -25,7 +25,6 @@ export interface Says {
   readonly choice?: string;
   readonly words?: string;
   readonly number?: string;
-  readonly day?: string;
 }
 
 /** Steps at the meter: nobody is sent back there once something is hot, buzzing or smells of burning. */
@@ -48,8 +47,6 @@ export function isAnswered({ parts }: AskedStep, says: Says, pictures: number): 
       return pictures > 0 || words;
     case 'meter-point':
       return pictures > 0 || (says.number || '').trim() !== '';
-    case 'day':
-      return says.day !== undefined;
     default:
       return words;
   }

@@ -110,20 +110,6 @@ export function StepPage({
           />
         </label>
       )}
-      {has('day') && (
-        <label>
-          The day
-          <input
-            type="date"
-            value={says.day || ''}
-            onInput={(event) => {
-              const { value } = event.currentTarget;
-              const { day: _day, ...rest } = says;
-              change(value === '' ? rest : { ...rest, day: value });
-            }}
-          />
-        </label>
-      )}
       {(problem || refused) && (
         <p class="problem" role="alert">
           {problem || refused}
@@ -146,7 +132,6 @@ const WANTED: Readonly<Record<AskedStep['parts'][number], string>> = {
   picture: 'Take a photo, or write why you cannot.',
   words: 'Write a few words.',
   'meter-point': 'Type the number, or take a photo of the page.',
-  day: 'Choose the day.',
 };
 
 /** What to do where something is hot, buzzing or smells of burning. */

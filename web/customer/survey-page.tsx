@@ -74,6 +74,12 @@ export function SurveyPage({
           }}
         />
       )}
+      {at >= steps.length && (
+        <>
+          {wasDangerous && <Danger firm={asked.firm} telephone={asked.telephone} />}
+          <End steps={steps} outbox={outbox} firm={asked.firm} onGo={setAt} onDone={onDone} />
+        </>
+      )}
       {at > 0 && at <= steps.length && (
         <button
           type="button"
@@ -83,12 +89,6 @@ export function SurveyPage({
         >
           Back
         </button>
-      )}
-      {at >= steps.length && (
-        <>
-          {wasDangerous && <Danger firm={asked.firm} telephone={asked.telephone} />}
-          <End steps={steps} outbox={outbox} firm={asked.firm} onGo={setAt} onDone={onDone} />
-        </>
       )}
     </main>
   );
@@ -127,8 +127,8 @@ function Before({
         <p>The rest has arrived, thank you. {asked.firm} says why at each.</p>
       ) : (
         <p>
-          {count} steps, each a photo or an answer: about a quarter of an hour. You can stop at any time and open the
-          link again later; nothing is lost.
+          {count} steps, each a photo or an answer: about {Math.max(5, count)} minutes. You can stop at any time and
+          open the link again later; nothing is lost.
         </p>
       )}
       <p class="care">

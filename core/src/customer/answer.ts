@@ -1,5 +1,5 @@
 import { meterPoint } from '../route/meter-point';
-import { Day, Text } from '../survey/fields';
+import { Text } from '../survey/fields';
 import type { CustomerStep } from './steps';
 
 /** What a customer answered in one step, pictures aside. */
@@ -8,7 +8,6 @@ export class CustomerSays {
   @Text(500) words?: string;
   /** As typed; judged by its check digit. */
   @Text(40) number?: string;
-  @Day() day?: string;
 }
 
 /** More pictures than this nobody looks at, of one step. */
@@ -31,7 +30,6 @@ export function answerFault(
     picture: pictures > 0 || words.trim() !== '',
     words: words.trim() !== '',
     'meter-point': number.trim() !== '' || pictures > 0,
-    day: says.day !== undefined,
   };
   const [needed = 'words'] = step.parts;
   if (has[needed]) return null;
@@ -40,18 +38,16 @@ export function answerFault(
     picture: 'Take a photo, or write why you cannot.',
     words: 'Write a few words.',
     'meter-point': 'Type the number, or take a photo of the page.',
-    day: 'Choose the day.',
   }[needed];
 }
 
 /** An answer in words, as a surveyor reads it: Yes, one. With “also a fan heater”. 2 photographs. */
 export function saysWords(step: Pick<CustomerStep, 'choices'>, says: CustomerSays, pictures: number): string {
-  const { choice, words = '', number = '', day } = says;
+  const { choice, words = '', number = '' } = says;
   return [
     step.choices?.find(({ value }) => value === choice)?.label ?? '',
     words.trim() === '' ? '' : `“${words.trim()}”`,
     number.trim(),
-    day ?? '',
     pictures === 0 ? '' : `${pictures} photograph${pictures === 1 ? '' : 's'}`,
   ]
     .filter((part) => part !== '')

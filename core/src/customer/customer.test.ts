@@ -78,7 +78,7 @@ describe('an answer', () => {
     ['cut-out-label', {}, 0, 'Take a photo, or write why you cannot.'],
     ['cut-out-label', { words: 'none' }, 0, null],
     ['cut-out-label', {}, 1, null],
-    ['vehicle', { day: '2027-02-01' }, 0, 'Write a few words.'],
+    ['vehicle', { words: ' ' }, 0, 'Write a few words.'],
     ['bill', {}, 0, 'Type the number, or take a photo of the page.'],
     ['bill', {}, 1, null],
   ] as const)('to %s, %j with %i pictures: %s', (id, says, pictures, fault) => {

@@ -25,7 +25,7 @@ export const CUSTOMER_STEP_IDS = [
 export type CustomerStepId = (typeof CUSTOMER_STEP_IDS)[number];
 
 /** What an answer is made of; the first of a step’s parts is what is needed, the others may be left out. */
-export const ANSWER_PARTS = ['choice', 'picture', 'words', 'meter-point', 'day'] as const;
+export const ANSWER_PARTS = ['choice', 'picture', 'words', 'meter-point'] as const;
 export type AnswerPart = (typeof ANSWER_PARTS)[number];
 
 export interface StepChoice {
@@ -178,8 +178,8 @@ export const CUSTOMER_STEPS: readonly (CustomerStep & { readonly id: CustomerSte
   {
     id: 'vehicle',
     ask: 'Which car will it be, and when does it come?',
-    how: 'If it is there already, leave the day empty.',
-    parts: ['words', 'day'],
+    how: 'For example: a small electric van, on 14 February. Or: it is here already.',
+    parts: ['words'],
     helps: [],
   },
   {

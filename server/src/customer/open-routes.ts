@@ -14,6 +14,7 @@ import { accessLimits } from '../people/access-limits';
 import { placeOf } from '../people/known-places';
 import {
   answersOf,
+  insertPicture,
   keepOnly,
   linkById,
   linkOfCustomer,
@@ -130,11 +131,7 @@ export function customerRoutes(pool: Pool): Router {
           await db.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 23))', [link.id]);
           await roomTaken(db, link, firmId);
           const { round } = roundOf(await answersOf(db, link.id), stepId);
-          await db.query(
-            `INSERT INTO customer_pictures (id, firm_id, link_id, step, round, full_jpg, thumb_jpg) VALUES ($1, $2, $3, $4, $5, $6, $7)
-             ON CONFLICT DO NOTHING`,
-            [id, firmId, link.id, stepId, round, Buffer.from(picture.full), Buffer.from(picture.thumb)],
-          );
+          await insertPicture(db, firmId, link.id, { id, step: stepId, round }, picture);
         });
       }
       response.status(201).json({ arrived: true });
@@ -146,8 +143,8 @@ export function customerRoutes(pool: Pool): Router {
     await forHolder(request, token, async (db, link, firmId) => {
       const step = link.steps.find((each) => each.id === stepId);
       if (!step) throw notFound('step');
-      const { choice, words, number, day } = rest;
-      const says: CustomerSays = JSON.parse(JSON.stringify({ choice, words, number, day })) as CustomerSays;
+      const { choice, words, number } = rest;
+      const says: CustomerSays = JSON.parse(JSON.stringify({ choice, words, number })) as CustomerSays;
       const { round } = roundOf(await answersOf(db, link.id), step.id);
       const kept = await keepOnly(db, link.id, { step: step.id, round }, pictures);
       if (kept < pictures.length)

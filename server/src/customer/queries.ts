@@ -170,6 +170,21 @@ export async function keepOnly(
   return kept.rows[0]?.count ?? 0;
 }
 
+/** Puts a picture in that has been decoded and encoded anew; one that is there already stays. */
+export async function insertPicture(
+  db: PoolClient,
+  firmId: string,
+  linkId: string,
+  { id, step, round }: CustomerPicture,
+  picture: { readonly full: Uint8Array; readonly thumb: Uint8Array },
+): Promise<void> {
+  await db.query(
+    `INSERT INTO customer_pictures (id, firm_id, link_id, step, round, full_jpg, thumb_jpg) VALUES ($1, $2, $3, $4, $5, $6, $7)
+     ON CONFLICT DO NOTHING`,
+    [id, firmId, linkId, step, round, Buffer.from(picture.full), Buffer.from(picture.thumb)],
+  );
+}
+
 /** How much a link has sent. */
 export async function weightOf(db: PoolClient, linkId: string): Promise<{ pictures: number; bytes: number }> {
   const found = await db.query<{ pictures: number; bytes: number }>(

@@ -15,6 +15,7 @@ import { signOff } from '../packs/sign-off';
 import { headOf } from '../surveys/queries';
 import { saveRevision } from '../surveys/save';
 import { handInLog } from './logs';
+import { sendReplies } from './customer';
 import { putProfile, putTerms } from '../firm/queries';
 import { DEMO_EQUIPMENT } from './equipment';
 import { DEMO_INSTRUMENTS } from './instruments';
@@ -112,6 +113,7 @@ async function loadScenario(
       await saveRevision(db, askerOf(by), id, { id: newId(), parentId: head.revisionId, changes });
     });
   for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
+  if (scenario.sent) await sendReplies(app, askerOf(scenario.sent.askedBy), id, scenario.sent.replies);
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
   if (scenario.signedBy !== undefined && head) {
     const pack = await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });

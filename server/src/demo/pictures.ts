@@ -62,10 +62,15 @@ const DRAWINGS = {
     ${[0, 1, 2, 3, 4, 5, 6, 7].map((way) => `<rect x="${262 + way * 72}" y="396" width="22" height="50" fill="#c9ced2"/>`).join('')}`,
 } as const;
 
+/** A drawing as a file, as a camera would give it. */
+export function drawingJpeg(drawing: DemoPicture['drawing']): Promise<Buffer> {
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900">${DRAWINGS[drawing]}</svg>`;
+  return sharp(Buffer.from(svg)).jpeg({ quality: 90 }).toBuffer();
+}
+
 /** Hands a demo picture in the way a person would: as a file that arrives, is made upright and entered in the survey. */
 export async function handIn(pool: Pool, asker: Actor, jobId: string, picture: DemoPicture): Promise<void> {
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900">${DRAWINGS[picture.drawing]}</svg>`;
-  const bytes = await sharp(Buffer.from(svg)).jpeg({ quality: 90 }).toBuffer();
+  const bytes = await drawingJpeg(picture.drawing);
   const store = new UploadStore(pool, asker, jobId);
   const id = newId();
   await store.create(new Upload({ id, size: bytes.length, offset: 0 }));

@@ -1,3 +1,5 @@
+import type { CustomerSays } from '@keen-gauge/core/customer/answer';
+import type { CustomerStepId } from '@keen-gauge/core/customer/steps';
 import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { DemoLog } from './logs';
@@ -9,6 +11,13 @@ export interface DemoDay {
   readonly inDays: number;
   readonly by: number;
   readonly details?: JobEvent['details'];
+}
+
+/** What the customer of a made-up job sent by the link. */
+export interface DemoReply {
+  readonly step: CustomerStepId;
+  readonly says?: CustomerSays;
+  readonly drawings?: readonly DemoPicture['drawing'][];
 }
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
@@ -24,6 +33,8 @@ export interface Scenario {
   readonly signedBy?: number;
   /** Pictures handed in after the last stage. */
   readonly pictures?: readonly DemoPicture[];
+  /** What the customer sent, still to be looked at; by whom it was asked. */
+  readonly sent?: { readonly askedBy: number; readonly replies: readonly DemoReply[] };
   /** A log handed in with the last stage. */
   readonly log?: DemoLog;
   /** Index of who has it, null for nobody; left out, whoever made it. */

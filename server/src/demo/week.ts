@@ -134,15 +134,40 @@ export const WEEK: readonly Scenario[] = [
     changedDaysAgo: 2,
     days: [{ kind: 'survey-booked', inDays: 1, by: PIERS }],
   }),
-  rung({
-    line: '4 Sluice Cottages',
-    town: 'Ossett Fen',
-    postcode: 'ZZ3 4SC',
-    customer: 'B. Yarwood',
-    wanted: 'Vehicle charger, shared yard',
-    assignedTo: null,
-    changedDaysAgo: 0,
-  }),
+  {
+    ...rung({
+      line: '4 Sluice Cottages',
+      town: 'Ossett Fen',
+      postcode: 'ZZ3 4SC',
+      customer: 'B. Yarwood',
+      wanted: 'Vehicle charger, shared yard',
+      assignedTo: null,
+      changedDaysAgo: 0,
+    }),
+    // What somebody who rings says of it; the rest came by the customer's own survey.
+    stages: [
+      {
+        by: PIERS,
+        change: (s) => {
+          s.proposals = [charger()];
+          s.place = { ...s.place, customerPhone: '01632 960 118', customerEmail: 'yarwood@customer.example' };
+        },
+      },
+    ],
+    sent: {
+      askedBy: PIERS,
+      replies: [
+        { step: 'danger', says: { choice: 'no' } },
+        { step: 'meter-position', drawings: ['meter-position'] },
+        { step: 'cut-out-label', drawings: ['cut-out-80'] },
+        { step: 'board', says: { words: 'The two on the right are empty, I think.' }, drawings: ['board'] },
+        { step: 'parking', says: { choice: 'outdoors' }, drawings: ['charger-wall'] },
+        { step: 'heating', says: { choice: 'storage', words: 'Six of them, and a fan heater in the bathroom.' } },
+        { step: 'shower', says: { choice: '1' } },
+        { step: 'home', says: { choice: 'parking-not-mine', words: 'The yard belongs to all four cottages.' } },
+      ],
+    },
+  },
   begun(
     {
       line: '27 Mercer Street',

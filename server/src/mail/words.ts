@@ -41,7 +41,7 @@ export function customerWords(firm: string, by: string, days: number): Words {
     subject: `A few questions from ${firm}`,
     body: `Hello,
 
-${by} of ${firm} would like to see your electricity supply before anything is planned. It takes about a quarter of an hour with your phone: one photo or one answer at a time. You can stop and go on later.
+${by} of ${firm} would like to see your electricity supply before anything is planned. It takes about a quarter of an hour with your phone, one photo or one answer at a time. You can stop and go on later.
 
 Open this link on your phone:
 ${LINK}

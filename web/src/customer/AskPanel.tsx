@@ -2,7 +2,7 @@ import { stepsOfFirm } from '@keen-gauge/core/customer/firm-steps';
 import { wantedSteps } from '@keen-gauge/core/customer/wanted';
 import { Send } from 'lucide-react';
 import { useState } from 'react';
-import { Checkbox } from 'react-aria-components';
+import { CheckboxButton, CheckboxField } from 'react-aria-components';
 import styled from 'styled-components';
 import { askCustomer, type FromCustomer } from '../api/customer';
 import { Button, MainButton } from '../kit/Button';
@@ -16,7 +16,7 @@ import { useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 import { isOpen } from './customer-words';
 
-const Tick = styled(Checkbox)`
+const Tick = styled(CheckboxButton)`
   display: grid;
   grid-template-columns: 1.5rem minmax(0, 1fr);
   gap: 0.6rem;
@@ -62,7 +62,7 @@ export function AskPanel({ from, onAct }: { readonly from: FromCustomer; readonl
 
 function Chooser({ from, onAct }: { readonly from: FromCustomer; readonly onAct: Act }) {
   const { job, survey, assessment, me } = useSurvey();
-  const steps = stepsOfFirm(me.rules.terms?.customerSteps);
+  const steps = stepsOfFirm(me.rules.terms.customerSteps);
   const [chosen, setChosen] = useState(() => {
     const wanted: readonly string[] = wantedSteps(survey, assessment.questions);
     return steps
@@ -88,7 +88,7 @@ function Chooser({ from, onAct }: { readonly from: FromCustomer; readonly onAct:
       <More label="Choose the steps">
         <div>
           {steps.map(({ id, ask }) => (
-            <Tick
+            <CheckboxField
               key={id}
               isSelected={chosen.includes(id)}
               onChange={(isWanted) => {
@@ -97,13 +97,15 @@ function Chooser({ from, onAct }: { readonly from: FromCustomer; readonly onAct:
                 );
               }}
             >
-              <Box aria-hidden>
-                <svg width={14} height={14} viewBox="0 0 14 14">
-                  <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
-                </svg>
-              </Box>
-              {ask}
-            </Tick>
+              <Tick>
+                <Box aria-hidden>
+                  <svg width={14} height={14} viewBox="0 0 14 14">
+                    <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
+                  </svg>
+                </Box>
+                {ask}
+              </Tick>
+            </CheckboxField>
           ))}
         </div>
       </More>

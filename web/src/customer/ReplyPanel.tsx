@@ -6,11 +6,12 @@ import styled from 'styled-components';
 import { customerPictureUrl, decideAnswer, type CustomerReply, type SentStep } from '../api/customer';
 import { Field } from '../fields/Field';
 import { BareButton, Button, MainButton } from '../kit/Button';
-import { FieldGrid } from '../kit/fields';
+import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { useSubmit } from '../people/use-submit';
+import { BoundNumber } from '../stations/bound';
 import { useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 
@@ -78,7 +79,7 @@ export function ReplyPanel({
         </p>
       </div>
       <p style={{ overflowWrap: 'anywhere' }}>
-        <strong>{saysWords(asked, says, 0) || (pictures.length > 0 ? 'Photographs:' : 'Nothing said')}</strong>
+        <strong>{saysWords(asked, says, 0) || (pictures.length > 0 ? '' : 'Nothing said')}</strong>
       </p>
       {reply.step === 'danger' && says.choice !== undefined && says.choice !== 'no' && (
         <Notice kind="danger" title="Ring the customer now. They were told to keep away and to ring 105.">
@@ -105,10 +106,14 @@ export function ReplyPanel({
           <p>
             What does the photograph show? The customer’s word establishes no rating; a label that you can read does.
           </p>
-          <FieldGrid>
-            <Field path={['supply', 'nodes', head.id, 'ratingA']} />
-            <Field path={['supply', 'nodes', head.id, 'evidence']} />
-          </FieldGrid>
+          <BoundNumber
+            path={['supply', 'nodes', head.id, 'ratingA']}
+            label="Fuse rating, each phase"
+            usual={[60, 80, 100]}
+          />
+          <More label="How is it known?">
+            <Field path={['supply', 'nodes', head.id, 'evidence']} hideLabel />
+          </More>
         </Stack>
       )}
       {effects.length > 0 ? (

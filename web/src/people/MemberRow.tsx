@@ -45,7 +45,7 @@ export function MemberRow({
   return (
     <Line>
       <Row>
-        <span style={{ marginRight: 'auto', overflowWrap: 'anywhere', flex: '1 1 14rem' }}>
+        <span style={{ marginRight: 'auto', overflowWrap: 'anywhere', flex: '1 1 20rem' }}>
           <strong>{name}</strong>
           {isMe ? ' (you)' : ''}
           <br />
