@@ -31,6 +31,8 @@ export const AUDITED = [
   'password-changed',
   'recovery-asked',
   'session-ended',
+  'passkey-added',
+  'passkey-removed',
   'person-invited',
   'person-joined',
   'person-changed',

@@ -80,6 +80,7 @@ describe('preparing a database', () => {
       '021_pack_of_supply.sql',
       '022_people_and_mail.sql',
       '023_customer.sql',
+      '024_passkeys.sql',
     ]);
     await client.end();
   });

@@ -16,6 +16,7 @@ import { customerRoutes } from '../customer/open-routes';
 import { jobCustomerRoutes } from '../customer/routes';
 import { accessRoutes } from '../people/access-routes';
 import { memberRoutes } from '../people/member-routes';
+import { myPasskeyRoutes, passkeySessionRoutes } from '../people/passkey-routes';
 import { meRoutes, sessionRoutes } from '../people/routes';
 import { peopleRoutes } from '../people/people-routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
@@ -38,11 +39,13 @@ export interface Mount {
 export function apiMounts(parts: AppParts): Mount[] {
   const { pool, log, metrics, sessionSecret } = parts;
   return [
+    { path: '/session/passkey', open: true, router: passkeySessionRoutes(pool, metrics) },
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
     { path: '/access', open: true, router: accessRoutes(pool, parts.mailer) },
     { path: '/customer', open: true, router: customerRoutes(pool) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
     { path: '/feed', open: true, router: feedRoutes(pool) },
+    { path: '/me/passkeys', router: myPasskeyRoutes(pool) },
     { path: '/me', router: meRoutes(pool) },
     { path: '/jobs/:jobId/survey', router: surveyRoutes(pool) },
     { path: '/jobs/:jobId/customer', router: jobCustomerRoutes(pool, parts.mailer) },

@@ -2,10 +2,17 @@ import type { Pool } from 'pg';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { Problem } from '../http/problem';
 
-type Counted = 'set-up' | 'link' | 'recovery' | 'mail' | 'customer';
+type Counted = 'set-up' | 'link' | 'recovery' | 'mail' | 'customer' | 'passkey';
 
 /** How often in a quarter of an hour: by network, and mails by who they go to. None of it keeps anybody from signing in. */
-const POINTS: Readonly<Record<Counted, number>> = { 'set-up': 20, link: 60, recovery: 20, mail: 3, customer: 600 };
+const POINTS: Readonly<Record<Counted, number>> = {
+  'set-up': 20,
+  link: 60,
+  recovery: 20,
+  mail: 3,
+  customer: 600,
+  passkey: 60,
+};
 const SECONDS = 15 * 60;
 
 /** Limits on what is asked by people who are not signed in, in the database so that all instances count together. */

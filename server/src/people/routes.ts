@@ -13,7 +13,7 @@ import { placeOf, rememberPlace } from './known-places';
 import { hashOf } from './passwords';
 import { meOf, passwordHashOf, personById, personForSignIn, setPassword, type SignInPerson } from './queries';
 import { beginSession, deviceWords, endSessions, sessionsOf } from './sessions';
-import { signInLimits } from './sign-in-limits';
+import { signInLimits, tooMany } from './sign-in-limits';
 
 class SignIn {
   @IsString({ message: 'text' }) @MaxLength(200, { message: 'at most 200 characters' }) email: string;
@@ -152,9 +152,4 @@ export function meRoutes(pool: Pool): Router {
   });
 
   return router;
-}
-
-function tooMany(waitMs: number): Problem {
-  const minutes = Math.max(1, Math.ceil(waitMs / 60_000));
-  return new Problem(429, 'Too many tries', `Wait ${minutes} minute${minutes === 1 ? '' : 's'}, then try again.`);
 }

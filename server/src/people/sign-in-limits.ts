@@ -1,3 +1,4 @@
+import { Problem } from '../http/problem';
 import type { Pool } from 'pg';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 
@@ -73,4 +74,10 @@ export function signInLimits(pool: Pool): { readonly take: (wanted: Try) => Prom
       };
     },
   };
+}
+
+/** What somebody is told who has tried too often. */
+export function tooMany(waitMs: number): Problem {
+  const minutes = Math.max(1, Math.ceil(waitMs / 60_000));
+  return new Problem(429, 'Too many tries', `Wait ${minutes} minute${minutes === 1 ? '' : 's'}, then try again.`);
 }

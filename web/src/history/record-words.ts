@@ -64,7 +64,11 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
     case 'feed-made':
       return 'Calendar address made';
     case 'signed-in':
-      return of('on') === '' ? 'Signed in' : `Signed in: ${of('on')}`;
+      return `Signed in${of('with') === 'passkey' ? ' with a passkey' : ''}${of('on') === '' ? '' : `: ${of('on')}`}`;
+    case 'passkey-added':
+      return `Passkey added: ${of('device')}`;
+    case 'passkey-removed':
+      return 'A passkey taken away';
     case 'password-changed':
       return of('by') === 'link' ? 'New password, set through a link' : 'Password changed';
     case 'recovery-asked':

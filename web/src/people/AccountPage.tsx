@@ -10,6 +10,7 @@ import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { NewPassword } from './NewPassword';
+import { PasskeysPanel } from './PasskeysPanel';
 import { ROLE_WORDS } from './role-words';
 import { useSubmit } from './use-submit';
 
@@ -36,6 +37,7 @@ export default function AccountPage() {
           <p className="quiet">You sign in as {me.email}. Your supervisor changes what stands here.</p>
         </div>
         <SessionsPanel />
+        <PasskeysPanel />
         <PasswordPanel me={me} />
       </Stack>
     </Page>

@@ -1,10 +1,12 @@
+import { KeyRound } from 'lucide-react';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
 import { Navigate, useSearchParams } from 'react-router';
 import { useAccess } from '../api/access';
 import { signIn, useMe } from '../api/me';
+import { hasPasskeys, signInWithPasskey } from '../api/passkeys';
 import { useTitle } from '../app/use-title';
-import { BareButton, MainButton } from '../kit/Button';
+import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
@@ -74,6 +76,18 @@ export default function SignInPage() {
               <MainButton type="submit" isDisabled={isBusy}>
                 {isBusy ? 'Signing in …' : 'Sign in'}
               </MainButton>
+              {hasPasskeys() && (
+                <Button
+                  isDisabled={isBusy}
+                  onPress={() =>
+                    void submit(async () => {
+                      refresh(await signInWithPasskey());
+                    })
+                  }
+                >
+                  <KeyRound size={18} aria-hidden /> Sign in with a passkey
+                </Button>
+              )}
               <BareButton
                 onPress={() => {
                   setLost(true);

@@ -7,7 +7,12 @@ export function refusalWords(failed: unknown): string {
     const [fault] = failed.faults;
     return fault ? `${NAMES[fault.path] ?? fault.path} ${fault.wrong}. Expected: ${fault.expected}.` : failed.detail;
   }
-  return failed instanceof NoAnswer ? failed.message : 'That failed. Try again.';
+  if (failed instanceof NoAnswer) return failed.message;
+  // What a browser says where the person, or the time, called it off.
+  if (failed instanceof Error && /NotAllowedError|AbortError/.test(failed.name))
+    return 'No passkey was given. Nothing has changed.';
+  if (failed instanceof Error && failed.name === 'InvalidStateError') return 'This device has a passkey here already.';
+  return 'That failed. Try again.';
 }
 
 const NAMES: Readonly<Record<string, string>> = {

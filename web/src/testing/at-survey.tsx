@@ -15,6 +15,7 @@ import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
+import CustomerView from '../customer/CustomerView';
 import PoolView from '../pool/PoolView';
 import SiteView from '../site/SiteView';
 import ReviewView from '../review/ReviewView';
@@ -83,7 +84,7 @@ class WorkerHere {
 globalThis.Worker = WorkerHere as unknown as typeof Worker;
 
 /** What of a survey can be drawn here. */
-type Shown = Station | 'next' | 'review' | 'pool' | 'site';
+type Shown = Station | 'next' | 'review' | 'customer' | 'pool' | 'site';
 
 export interface AtSurvey {
   readonly store: SurveyStore;
@@ -102,6 +103,8 @@ export interface Given {
   readonly me?: Partial<Me>;
   /** What the server answers, by path without `/api`; anything else is not found. */
   readonly answers?: Readonly<Record<string, unknown>>;
+  /** A server that does more than that. */
+  readonly fetch?: typeof fetch;
 }
 
 /** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
@@ -117,11 +120,13 @@ export async function atSurvey(station: Shown, given: Given = {}): Promise<AtSur
       newId: () => `new-${(ids += 1)}`,
     },
   );
-  globalThis.fetch = answering({
-    '/instruments': { instruments: [] },
-    '/firm/equipment': { profiles: [] },
-    ...given.answers,
-  });
+  globalThis.fetch =
+    given.fetch ??
+    answering({
+      '/instruments': { instruments: [] },
+      '/firm/equipment': { profiles: [] },
+      ...given.answers,
+    });
   const standing = new EventTarget();
   let at = station;
   const follow = (told: () => void): (() => void) => {
@@ -192,6 +197,8 @@ function SurveyHere({
         <PassView />
       ) : station === 'review' ? (
         <ReviewView />
+      ) : station === 'customer' ? (
+        <CustomerView />
       ) : station === 'pool' ? (
         <PoolView />
       ) : station === 'site' ? (
