@@ -2,12 +2,15 @@ import { once } from 'node:events';
 import type { Server } from 'node:http';
 import { Server as NetServer } from 'node:net';
 import { setTimeout } from 'node:timers/promises';
+import type { Pool } from 'pg';
+import type { Logger } from 'pino';
 import { listenForChargePoints } from './charge-points/link';
 import { openPool } from './db/pool';
 import { closeThreads } from './heavy/threads';
 import { makeApp } from './http/app';
 import type { Standing } from './http/health';
 import { mailerFrom } from './mail/mailer';
+import { askForReminders } from './mail/reminders';
 import { operatorAddresses } from './operator/addresses';
 import { offerSetup } from './people/setup';
 import { openLog } from './signals/log';
@@ -22,6 +25,19 @@ const DRAIN_MS = 1000;
 const PATIENCE_MS = 20_000;
 
 /** Starts one instance. Configured by the environment; see docs/operating.md. */
+const HOUR_MS = 3_600_000;
+
+/** Looks for what somebody is to be reminded of when it starts and every hour after: each is written once, by whichever instance. */
+function remindHourly(pool: Pool, log: Logger): NodeJS.Timeout {
+  const look = (): void => {
+    askForReminders(pool).catch((error: unknown) => {
+      log.warn({ err: error }, 'no reminders asked for');
+    });
+  };
+  look();
+  return setInterval(look, HOUR_MS);
+}
+
 async function main(): Promise<void> {
   const log = openLog(process.env['LOG_LEVEL'] ?? 'info');
   const databaseUrl = process.env['APP_DATABASE_URL'];
@@ -60,11 +76,13 @@ async function main(): Promise<void> {
       : serveMetrics(metrics, Number(metricsPort), process.env['METRICS_HOST'] ?? '127.0.0.1');
   countTasks(metrics, pool);
   const chargePoints = listenForChargePoints(server, pool, log);
+  const reminding = remindHourly(pool, log);
   const workers = startWorkers(pool, log, metrics, taskHandlers(pool, operators, mailer));
 
   const stop = async (): Promise<void> => {
     if (standing.stopping) return;
     standing.stopping = true;
+    clearInterval(reminding);
     log.info('stopping');
     // Whatever hangs, it ends; what it held is let go by the time passing.
     void setTimeout(PATIENCE_MS, undefined, { ref: false }).then(() => process.exit(0));

@@ -1,6 +1,6 @@
 import { IsIn } from 'class-validator';
 import type { Rules } from '../rules/rules';
-import { Count, ListOf, Part, Text } from '../survey/fields';
+import { Count, ListOf, OneOf, Part, Text } from '../survey/fields';
 import { FirmContact } from './contact';
 import { FirmSteps } from '../customer/firm-steps';
 import { COST_BANDS, OPTION_KINDS, type CostBand, type OptionKind } from '../survey/words/option-words';
@@ -29,6 +29,8 @@ export class FirmTerms {
   @Count(1, 60) keptDays?: number;
   /** The customer’s survey as the firm words it. */
   @Part(() => FirmSteps) customerSteps?: FirmSteps;
+  /** Letters, covering messages and reminders are mailed, or kept as drafts only; left out, drafts. */
+  @OneOf(['send', 'draft']) mail?: 'send' | 'draft';
   /** For how long customers are told that what they send is kept. */
   @Count(1, 240) keptMonths?: number;
 }

@@ -81,6 +81,7 @@ describe('preparing a database', () => {
       '022_people_and_mail.sql',
       '023_customer.sql',
       '024_passkeys.sql',
+      '025_reminders.sql',
     ]);
     await client.end();
   });

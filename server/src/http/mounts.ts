@@ -10,6 +10,7 @@ import { ruleRoutes } from '../firm/rule-routes';
 import { instrumentRoutes } from '../instruments/routes';
 import { jobRoutes } from '../jobs/routes';
 import { logMappingRoutes, logRoutes } from '../logs/routes';
+import { jobMailRoutes } from '../mail/routes';
 import { submissionRoutes } from '../operator/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { customerRoutes } from '../customer/open-routes';
@@ -49,6 +50,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/me', router: meRoutes(pool) },
     { path: '/jobs/:jobId/survey', router: surveyRoutes(pool) },
     { path: '/jobs/:jobId/customer', router: jobCustomerRoutes(pool, parts.mailer) },
+    { path: '/jobs/:jobId/mails', router: jobMailRoutes(pool, parts.mailer) },
     { path: '/jobs/:jobId/packs', router: jobPackRoutes(pool) },
     { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },
     { path: '/jobs/:jobId/photos', router: photoRoutes(pool) },

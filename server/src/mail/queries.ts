@@ -18,6 +18,8 @@ export interface NewMail {
   readonly madeBy: string | null;
   /** Kept and not sent. */
   readonly draft?: boolean;
+  /** What it reminds of: written once, however often it is looked for. */
+  readonly about?: string;
 }
 
 /** Where a link is put in at the moment of sending: what opens something is stored nowhere. */
@@ -25,10 +27,10 @@ export const LINK = '{link}';
 
 /** Puts a mail into the queue, in the transaction that makes it needed. */
 export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): Promise<void> {
-  const { id, kind, to, subject, body, jobId, linkId, customerLinkId, packId, madeBy, draft = false } = mail;
-  await db.query(
-    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by, customer_link_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+  const { id, kind, to, subject, body, jobId, linkId, customerLinkId, packId, madeBy, draft = false, about } = mail;
+  const queued = await db.query(
+    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by, customer_link_id, about)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) ON CONFLICT (firm_id, about) DO NOTHING`,
     [
       id,
       firmId,
@@ -42,9 +44,19 @@ export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): 
       draft ? 'draft' : 'waiting',
       madeBy,
       customerLinkId ?? null,
+      about ?? null,
     ],
   );
-  if (!draft) await askFor(db, { firmId, ...(madeBy === null ? {} : { personId: madeBy }) }, 'send-mail', id);
+  if (!draft && queued.rowCount === 1)
+    await askFor(db, { firmId, ...(madeBy === null ? {} : { personId: madeBy }) }, 'send-mail', id);
+}
+
+/** Sends a draft after all; false where it is none. */
+export async function sendDraft(db: PoolClient, firmId: string, id: string): Promise<boolean> {
+  const sent = await db.query("UPDATE mails SET state = 'waiting' WHERE id = $1 AND state = 'draft'", [id]);
+  if (sent.rowCount !== 1) return false;
+  await askFor(db, { firmId }, 'send-mail', id);
+  return true;
 }
 
 /** A mail that is to be sent. */

@@ -1,3 +1,4 @@
+import type { Day } from '@keen-gauge/core/calendar/days';
 import { LINK } from './queries';
 
 export interface Words {
@@ -63,6 +64,38 @@ thank you: most of it is here. ${by} of ${firm} asks for something again, and sa
 Open this link on your phone; it shows only that:
 ${LINK}`,
   };
+}
+
+const CLOCK_WORDS = {
+  reply: ['the operator’s reply is late', 'The operator’s reply was due on'],
+  chase: ['ask the operator where it is', 'The operator should have been asked again by'],
+  notice: ['the notice is due', 'The notice to the operator is due on'],
+} as const;
+
+/** Of a clock of a job that has run out, or will in a moment. No place and no customer: the job says them. */
+export function clockWords(what: keyof typeof CLOCK_WORDS, job: string, dueOn: Day, isLate: boolean): Words {
+  const [subject, says] = CLOCK_WORDS[what];
+  return {
+    subject: `${job}: ${subject}`,
+    body: `${says} ${writtenDay(dueOn)}${isLate && what === 'notice' ? ', which is past' : ''}.
+
+Open ${job} in Keen Gauge: Route and dates.`,
+  };
+}
+
+/** Of an instrument whose calibration ends. */
+export function calibrationWords(name: string, serial: string, dueOn: Day, isLate: boolean): Words {
+  return {
+    subject: 'A calibration is due',
+    body: `The calibration of ${name}${serial === '' ? '' : ` (${serial})`} ${isLate ? 'ended' : 'ends'} on ${writtenDay(dueOn)}.
+
+Readings taken with it after that day say so in every pack.`,
+  };
+}
+
+/** A day as people write it. */
+function writtenDay(day: Day): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(`${day}T00:00:00Z`));
 }
 
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);

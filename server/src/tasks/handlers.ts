@@ -2,6 +2,7 @@ import type { Pool } from 'pg';
 import { writeDiary } from '../calendar/diary-file';
 import { resummarise } from '../jobs/resummarise';
 import type { Mailer } from '../mail/mailer';
+import { remind } from '../mail/reminders';
 import { sendMailHandler } from '../mail/send';
 import type { OperatorAddresses } from '../operator/addresses';
 import { handInHandler } from '../operator/outbox';
@@ -21,6 +22,7 @@ export function taskHandlers(pool: Pool, operators: OperatorAddresses, mailer?: 
     'hand-in': handInHandler(pool, operators),
     'make-pack': then((firmId, packId) => makePack(pool, firmId, packId)),
     'print-picture': then((firmId, photoId) => printedPicture(pool, firmId, photoId)),
+    remind: then((firmId) => remind(pool, mailer, firmId)),
     resummarise: then((firmId) => resummarise(pool, firmId)),
     'send-mail': sendMailHandler(pool, mailer),
     'write-diary': then((firmId) => writeDiary(pool, firmId)),

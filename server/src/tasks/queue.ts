@@ -2,7 +2,15 @@ import type { Pool, PoolClient } from 'pg';
 import { inFirm, type Actor } from '../db/firm-scope';
 
 /** The kinds of work done in the background. */
-export const TASK_KINDS = ['hand-in', 'make-pack', 'print-picture', 'resummarise', 'send-mail', 'write-diary'] as const;
+export const TASK_KINDS = [
+  'hand-in',
+  'make-pack',
+  'print-picture',
+  'remind',
+  'resummarise',
+  'send-mail',
+  'write-diary',
+] as const;
 export type TaskKind = (typeof TASK_KINDS)[number];
 
 /** A task taken up, until it is done or given back. */

@@ -23,7 +23,7 @@ const LANES: readonly (readonly TaskKind[])[] = [
   ['hand-in'],
   ['hand-in'],
   ['send-mail'],
-  ['make-pack', 'print-picture', 'resummarise', 'write-diary'],
+  ['make-pack', 'print-picture', 'remind', 'resummarise', 'write-diary'],
   ['make-pack', 'write-diary'],
 ];
 

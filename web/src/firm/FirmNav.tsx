@@ -7,6 +7,8 @@ export const FIRM_SECTIONS = [
   ['costs', 'Costs and waits'],
   ['devices', 'Devices'],
   ['people', 'People'],
+  ['customer', 'Customer’s survey'],
+  ['mail', 'Mail'],
   ['checklists', 'Checklists'],
   ['rules', 'Rules'],
   ['record', 'Record of changes'],

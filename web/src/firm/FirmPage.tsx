@@ -4,10 +4,12 @@ import type { Me } from '../api/me';
 import { useTitle } from '../app/use-title';
 import { Stack } from '../kit/Panel';
 import { ChecklistsPanel } from './ChecklistsPanel';
+import { CustomerStepsPanel } from './CustomerStepsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
 import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
 import { PeoplePanel } from '../people/PeoplePanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
+import { MailPanel } from './MailPanel';
 import { StuckPanel } from './StuckPanel';
 import { AddressPanel, CostsPanel, DevicesPanel } from './TermsPanel';
 
@@ -48,6 +50,10 @@ function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
       return <ChecklistsPanel me={me} />;
     case 'people':
       return <PeoplePanel me={me} />;
+    case 'customer':
+      return <CustomerStepsPanel />;
+    case 'mail':
+      return <MailPanel />;
     case 'record':
       return <FirmRecordPanel />;
     default:

@@ -1,4 +1,4 @@
-import type { FirmOptionTerms, FirmTerms } from '@keen-gauge/core/firm/option-terms';
+import type { FirmOptionTerms } from '@keen-gauge/core/firm/option-terms';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { FirmTerms as NoTerms } from '@keen-gauge/core/firm/option-terms';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
@@ -9,48 +9,15 @@ import {
   type CostBand,
   type OptionKind,
 } from '@keen-gauge/core/survey/words/option-words';
-import { useState } from 'react';
-import { putFirmTerms, useFirmTerms } from '../api/firm';
 import { useMe } from '../api/me';
-import { Waiting } from '../app/Waiting';
-import { MainButton } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
-import { Notice } from '../kit/Notice';
 import { NumberInput } from '../kit/NumberInput';
-import { Panel, Row, Stack } from '../kit/Panel';
+import { Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
 import { KEPT_DAYS } from '../offline/person';
+import { Saving, TermsOf, type TermsFormProps } from './terms-form';
 import { useDraft } from './use-draft';
-
-/** A form over the firm’s terms once they are there; each saves its own part of them. */
-function TermsOf({
-  title,
-  children,
-}: {
-  readonly title: string;
-  readonly children: (terms: FirmTerms, save: (terms: FirmTerms) => Promise<void>) => React.ReactNode;
-}) {
-  const { data, error, mutate } = useFirmTerms();
-  const { refresh } = useMe();
-  return (
-    <Panel aria-label={title}>
-      <h2>{title}</h2>
-      {error && !data && <Notice kind="act" title="The firm’s terms could not be loaded." />}
-      {!data && !error && <Waiting />}
-      {data &&
-        children(data.terms, async (terms) => {
-          await mutate(await putFirmTerms(terms), false);
-          refresh();
-        })}
-    </Panel>
-  );
-}
-
-interface FormProps {
-  readonly terms: FirmTerms;
-  readonly onSave: (terms: FirmTerms) => Promise<void>;
-}
 
 /** What packs and letters are written under. */
 export function AddressPanel() {
@@ -68,7 +35,7 @@ export function DevicesPanel() {
   );
 }
 
-function DevicesForm({ terms, onSave }: FormProps) {
+function DevicesForm({ terms, onSave }: TermsFormProps) {
   const { draft, isChanged, change, settle } = useDraft('devices', { keptDays: terms.keptDays ?? KEPT_DAYS });
   return (
     <Stack>
@@ -107,46 +74,13 @@ export function CostsPanel() {
   return <TermsOf title="What the options cost">{(terms, save) => <CostsForm terms={terms} onSave={save} />}</TermsOf>;
 }
 
-type Said = { readonly kind: 'note' | 'act'; readonly title: string } | null;
-
-/** Saves, and says so; or says why not, with everything still typed. */
-function Saving({
-  isChanged,
-  save,
-  done,
-}: {
-  readonly isChanged: boolean;
-  readonly save: () => Promise<void>;
-  readonly done: string;
-}) {
-  const [said, setSaid] = useState<Said>(null);
-  const press = async (): Promise<void> => {
-    try {
-      await save();
-      setSaid({ kind: 'note', title: done });
-    } catch (failed) {
-      setSaid({ kind: 'act', title: failed instanceof Error ? failed.message : 'It could not be saved.' });
-    }
-  };
-  return (
-    <>
-      <Row>
-        <MainButton onPress={() => void press()}>Save</MainButton>
-        {isChanged && <span className="quiet">Not saved yet; kept in this tab.</span>}
-      </Row>
-      {said && !isChanged && <Notice kind={said.kind} title={said.title} />}
-      {said?.kind === 'act' && isChanged && <Notice kind="act" title={said.title} />}
-    </>
-  );
-}
-
 const CONTACT = [
   { field: 'address', label: 'Address', maxLength: 200 },
   { field: 'telephone', label: 'Telephone', maxLength: 40 },
   { field: 'email', label: 'E-mail', maxLength: 200 },
 ] as const;
 
-function AddressForm({ terms, onSave }: FormProps) {
+function AddressForm({ terms, onSave }: TermsFormProps) {
   const { draft, isChanged, change, settle } = useDraft('address', terms.contact ?? {});
   return (
     <Stack>
@@ -175,7 +109,7 @@ function AddressForm({ terms, onSave }: FormProps) {
   );
 }
 
-function CostsForm({ terms, onSave }: FormProps) {
+function CostsForm({ terms, onSave }: TermsFormProps) {
   const { me } = useMe();
   // What stands where the firm sets nothing: its rules without its own terms.
   const rules = me ? rulesFor(undefined, { ...me.rules, terms: new NoTerms() }) : gbDefault;

@@ -15,6 +15,7 @@ import { LetterView } from '../../kit/LetterView';
 import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
+import { MailForm } from '../../mail/MailForm';
 import { useSurvey } from '../../survey/SurveyContext';
 
 /** Letters to the operator, written from the survey as it is now; the one that suits it is shown first. */
@@ -36,10 +37,11 @@ export function LettersPanel() {
       .at(-1),
   };
   const kind = chosen ?? usualLetter(facts);
+  const written = letter(kind, facts);
   return (
     <Panel aria-label="Letters to the operator">
       <More label={<h2 style={{ display: 'inline' }}>Letters to the operator</h2>}>
-        <p className="quiet">Written from the survey as it is now. Nothing is sent from here.</p>
+        <p className="quiet">Written from the survey as it is now.</p>
         <div style={{ maxWidth: '24rem' }}>
           <Select
             label="Which letter"
@@ -48,7 +50,10 @@ export function LettersPanel() {
             onChange={setChosen}
           />
         </div>
-        <LetterView letter={letter(kind, facts)} fileName={`${jobNumber(job.number)}-${kind}`} />
+        <LetterView letter={written} fileName={`${jobNumber(job.number)}-${kind}`} />
+        <More label="Mail it from here">
+          <MailForm key={kind} jobId={job.id} kind="to-operator" text={`${written.subject}\n\n${written.body}`} />
+        </More>
       </More>
     </Panel>
   );

@@ -15,6 +15,7 @@ import { OperatorPanel } from '../../operator/OperatorPanel';
 import { SurveyProvider, useSurvey, type SurveyAtHand } from '../../survey/SurveyContext';
 import { StationFrame } from '../StationFrame';
 import { ApplicationsNote } from './ApplicationsNote';
+import { MailsPanel } from '../../mail/MailsPanel';
 import { LettersPanel } from './LettersPanel';
 import { PacksPanel } from './PacksPanel';
 import { SignedHere } from './SignedHere';
@@ -61,6 +62,7 @@ export default function PackStation() {
       <PacksPanel />
       <OperatorPanel />
       <LettersPanel />
+      <MailsPanel jobId={at.job.id} />
     </StationFrame>
   );
 }

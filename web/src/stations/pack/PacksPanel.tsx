@@ -2,9 +2,11 @@ import { Hourglass } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { coveringMessage, packNumber, usePackMessage, usePacks, type Pack } from '../../api/packs';
 import { Button, ButtonLink } from '../../kit/Button';
+import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { RouteMark } from '../../kit/RouteMark';
+import { MailForm } from '../../mail/MailForm';
 import { useConnection } from '../../offline/connection';
 import { useSurvey } from '../../survey/SurveyContext';
 import { ChangeLines } from './ChangeLines';
@@ -66,6 +68,7 @@ function PackLine({ pack, seq }: { readonly pack: Pack; readonly seq: number }) 
         </ButtonLink>
         <CoveringMessage packId={pack.id} number={packNumber(pack.number)} />
       </Row>
+      <MailThePack packId={pack.id} number={packNumber(pack.number)} />
       <ChangedSince packId={pack.id} />
     </Stack>
   );
@@ -134,6 +137,18 @@ function CoveringMessage({ packId, number }: { readonly packId: string; readonly
         </pre>
       )}
     </>
+  );
+}
+
+/** The pack by mail, with its covering message; its document goes with it as soon as it is made. */
+function MailThePack({ packId, number }: { readonly packId: string; readonly number: string }) {
+  const { job } = useSurvey();
+  const { data } = usePackMessage(packId);
+  if (!data) return null;
+  return (
+    <More label={`Mail ${number}`}>
+      <MailForm jobId={job.id} kind="to-operator" text={data.message} pack={{ id: packId, number }} />
+    </More>
   );
 }
 
