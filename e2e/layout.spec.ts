@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, newJob, signIn, test } from './journey';
 import { layoutFaults } from './layout';
 
-const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'review', 'pool', 'site', 'history'];
+const VIEWS = ['next', ...STATIONS, 'photos', 'to-look', 'review', 'customer', 'pool', 'site', 'history'];
 
 /** Where the application itself may break: each with a heading of its own. */
 const PAGES = [
@@ -14,6 +14,10 @@ const PAGES = [
   '/firm/address',
   '/firm/costs',
   '/firm/devices',
+  '/firm/people',
+  '/firm/customer',
+  '/firm/mail',
+  '/account',
   '/device',
   '/firm/checklists',
   '/firm/rules',
@@ -24,7 +28,7 @@ const PAGES = [
 
 const EMPTY = 'Throckenholt Postern Farmhouse';
 /** Jobs with the most to show of their kinds, and one with nothing but a long name. */
-const JOBS = ['Larkrise', 'Fold Yard', 'Boathouse', 'Candle Court', 'Ropewalk', EMPTY] as const;
+const JOBS = ['Larkrise', 'Fold Yard', 'Boathouse', 'Candle Court', 'Ropewalk', 'Sluice Cottages', EMPTY] as const;
 
 /** The narrowest is that of a small phone, or, in turn, that of letters twice as large as usual. */
 const NARROW = [360, 320] as const;

@@ -184,7 +184,7 @@ test('a passkey is made with the password and signs in without it; taken away, i
 
     await page.context().clearCookies();
     await page.goto(`${server.url}/sign-in`);
-    await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
+    await page.getByRole('button', { name: 'Use a passkey' }).click();
     await expect(page.getByRole('heading', { name: 'Jobs', level: 1 })).toBeVisible();
 
     await page.goto(`${server.url}/account`);
@@ -193,7 +193,7 @@ test('a passkey is made with the password and signs in without it; taken away, i
     await expect(panel.getByRole('listitem')).toHaveCount(0);
     await page.context().clearCookies();
     await page.goto(`${server.url}/sign-in`);
-    await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
+    await page.getByRole('button', { name: 'Use a passkey' }).click();
     await expect(page.getByText(/This passkey opens nothing here/)).toBeVisible();
   } finally {
     await server.stop();

@@ -85,7 +85,7 @@ export default function SignInPage() {
                     })
                   }
                 >
-                  <KeyRound size={18} aria-hidden /> Sign in with a passkey
+                  <KeyRound size={18} aria-hidden /> Use a passkey
                 </Button>
               )}
               <BareButton
