@@ -31,6 +31,10 @@ export class FirmTerms {
   @Part(() => FirmSteps) customerSteps?: FirmSteps;
   /** Letters, covering messages and reminders are mailed, or kept as drafts only; left out, drafts. */
   @OneOf(['send', 'draft']) mail?: 'send' | 'draft';
+  /** For how many years signed packs are kept, and then erased with their jobs; left out, jobs are kept, and packs of what is erased for six years. */
+  @Count(1, 40) packYears?: number;
+  /** After how many months without a change a job that was never signed is erased; left out, never. */
+  @Count(1, 240) unsignedMonths?: number;
   /** For how long customers are told that what they send is kept. */
   @Count(1, 240) keptMonths?: number;
 }

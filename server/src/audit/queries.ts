@@ -41,6 +41,8 @@ export const AUDITED = [
   'access-link-made',
   'invitation-revoked',
   'mail-asked',
+  'data-exported',
+  'erasure-asked',
   'customer-asked',
   'customer-revoked',
   'customer-answer-taken',

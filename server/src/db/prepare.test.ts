@@ -82,6 +82,7 @@ describe('preparing a database', () => {
       '023_customer.sql',
       '024_passkeys.sql',
       '025_reminders.sql',
+      '026_erasure.sql',
     ]);
     await client.end();
   });

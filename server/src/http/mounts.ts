@@ -20,6 +20,7 @@ import { memberRoutes } from '../people/member-routes';
 import { myPasskeyRoutes, passkeySessionRoutes } from '../people/passkey-routes';
 import { meRoutes, sessionRoutes } from '../people/routes';
 import { peopleRoutes } from '../people/people-routes';
+import { privacyRoutes } from '../privacy/routes';
 import { photoRoutes, uploadRoutes } from '../photos/routes';
 import { reportRoutes } from '../signals/report-routes';
 import { surveyRoutes } from '../surveys/routes';
@@ -50,6 +51,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/me', router: meRoutes(pool) },
     { path: '/jobs/:jobId/survey', router: surveyRoutes(pool) },
     { path: '/jobs/:jobId/customer', router: jobCustomerRoutes(pool, parts.mailer) },
+    { path: '/jobs/:jobId/customer-data', router: privacyRoutes(pool) },
     { path: '/jobs/:jobId/mails', router: jobMailRoutes(pool, parts.mailer) },
     { path: '/jobs/:jobId/packs', router: jobPackRoutes(pool) },
     { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },

@@ -26,6 +26,10 @@ export const RIGHTS = {
   'revoke-others-feeds': (who: Person) => who.role !== 'surveyor',
   /** Invite people, change what they may do, let them go. */
   'manage-people': (who: Person) => who.role === 'supervisor',
+  /** Take everything of a customer out as a file. */
+  'export-personal-data': (who: Person) => who.role !== 'surveyor',
+  /** Erase everything of a customer. */
+  'erase-personal-data': (who: Person) => who.role === 'supervisor',
   'see-stuck-work': (who: Person) => who.role === 'supervisor',
 } as const satisfies Readonly<Record<string, (who: Person) => boolean>>;
 export type Right = keyof typeof RIGHTS;
@@ -40,6 +44,8 @@ const REFUSED: Readonly<Record<Right, string>> = {
   'change-equipment': 'Equipment and instruments are changed by surveyors and supervisors.',
   'revoke-others-feeds': 'An address that somebody else made is revoked by the office or a supervisor.',
   'manage-people': 'People are invited and changed by the firm’s supervisors.',
+  'export-personal-data': 'A customer’s data are handed out by the office or a supervisor.',
+  'erase-personal-data': 'A customer’s data are erased by the firm’s supervisors.',
   'see-stuck-work': 'Only the firm’s supervisors handle stuck work.',
 };
 

@@ -7,6 +7,7 @@ import { sendMailHandler } from '../mail/send';
 import type { OperatorAddresses } from '../operator/addresses';
 import { handInHandler } from '../operator/outbox';
 import { makePack } from '../packs/make';
+import { erase, retain } from '../privacy/erasure';
 import { printedPicture } from '../photos/printed';
 import type { Handler, Handlers } from './worker';
 
@@ -20,10 +21,12 @@ export function taskHandlers(pool: Pool, operators: OperatorAddresses, mailer?: 
     };
   return {
     'hand-in': handInHandler(pool, operators),
+    erase: ({ firmId, about }) => erase(pool, firmId, about),
     'make-pack': then((firmId, packId) => makePack(pool, firmId, packId)),
     'print-picture': then((firmId, photoId) => printedPicture(pool, firmId, photoId)),
     remind: then((firmId) => remind(pool, mailer, firmId)),
     resummarise: then((firmId) => resummarise(pool, firmId)),
+    retain: then((firmId) => retain(pool, firmId)),
     'send-mail': sendMailHandler(pool, mailer),
     'write-diary': then((firmId) => writeDiary(pool, firmId)),
   };

@@ -3,11 +3,13 @@ import { inFirm, type Actor } from '../db/firm-scope';
 
 /** The kinds of work done in the background. */
 export const TASK_KINDS = [
+  'erase',
   'hand-in',
   'make-pack',
   'print-picture',
   'remind',
   'resummarise',
+  'retain',
   'send-mail',
   'write-diary',
 ] as const;

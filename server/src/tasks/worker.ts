@@ -24,6 +24,7 @@ const LANES: readonly (readonly TaskKind[])[] = [
   ['hand-in'],
   ['send-mail'],
   ['make-pack', 'print-picture', 'remind', 'resummarise', 'write-diary'],
+  ['erase', 'retain'],
   ['make-pack', 'write-diary'],
 ];
 

@@ -4,7 +4,16 @@ import { call, fetcher } from './client';
 /** Work in the background that has failed often. */
 export interface StuckTask {
   readonly id: string;
-  readonly kind: 'hand-in' | 'make-pack' | 'print-picture' | 'remind' | 'resummarise' | 'send-mail' | 'write-diary';
+  readonly kind:
+    | 'erase'
+    | 'hand-in'
+    | 'make-pack'
+    | 'print-picture'
+    | 'remind'
+    | 'resummarise'
+    | 'retain'
+    | 'send-mail'
+    | 'write-diary';
   readonly attempts: number;
   readonly trouble: string | null;
   readonly stuckAt: string;

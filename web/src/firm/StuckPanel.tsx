@@ -7,11 +7,13 @@ import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 
 const NAMES: Readonly<Record<StuckTask['kind'], string>> = {
+  erase: 'A customer’s data are not being erased',
   'hand-in': 'A pack is not getting to the operator',
   'make-pack': 'The document of a pack is not being made',
   'print-picture': 'A photograph is not being made ready for print',
   remind: 'Reminders are not being written',
   resummarise: 'The list of jobs has not been worked out again after a change of rules',
+  retain: 'What was kept long enough is not being erased',
   'send-mail': 'A mail is not being sent',
   'write-diary': 'The diary is not being written for calendars',
 };

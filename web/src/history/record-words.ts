@@ -91,6 +91,10 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
       return `Link to a new password made for ${of('name')}`;
     case 'invitation-revoked':
       return 'An invitation withdrawn';
+    case 'data-exported':
+      return 'Everything of the customer taken out as a file';
+    case 'erasure-asked':
+      return 'Everything of the customer erased';
     case 'customer-asked':
       return `The customer asked for ${of('steps')} things, within ${of('days')} days`;
     case 'customer-revoked':
