@@ -202,3 +202,31 @@ test('a link that is withdrawn, and one past its day, open nothing and say the s
   expect(await customer.getByRole('main').textContent()).toBe(says);
   await context.close();
 });
+
+test('a customer’s data are handed out as a file and erased for good, by typing the job’s number', async ({ page }) => {
+  await signIn(page, 'maren');
+  const place = `16 Osier Row ${Date.now()}`;
+  const address = (await newJob(page, place)).replace(/\/place$/, '');
+  await page.getByLabel('Customer', { exact: true }).fill('P. Withy');
+  await saved(page);
+  await page.goto(`${address}/customer`);
+  await page.getByText('The customer’s data').click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Everything as a ZIP' }).click();
+  expect((await saving).suggestedFilename()).toMatch(/^KG-\d+-everything\.zip$/);
+  await page.getByRole('button', { name: 'Erase everything …' }).click();
+  const button = page.getByRole('button', { name: 'Erase it for good' });
+  await expect(button).toBeDisabled();
+  const field = page.getByLabel(/^Type KG-\d+ to erase$/);
+  const label = (await field.evaluate((each) => (each as HTMLInputElement).labels?.[0]?.textContent)) ?? '';
+  await field.fill(/KG-\d+/.exec(label)?.[0] ?? '');
+  await button.click();
+  await expect(page.getByText(/Everything of this customer (is being|has been) erased/)).toBeVisible();
+  const jobId = address.split('/').at(-1) ?? '';
+  await expect
+    .poll(async () => ((await (await page.request.get(`/api/jobs/${jobId}`)).json()) as { place: string }).place)
+    .toBe('Erased');
+  await page.goto('/');
+  await page.getByLabel('Search jobs').fill('P. Withy');
+  await expect(page.getByText(place)).toHaveCount(0);
+});

@@ -17,6 +17,7 @@ const PAGES = [
   '/firm/people',
   '/firm/customer',
   '/firm/mail',
+  '/firm/privacy',
   '/account',
   '/device',
   '/firm/checklists',

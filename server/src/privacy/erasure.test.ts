@@ -121,7 +121,7 @@ async function standsIn(text: string): Promise<string[]> {
   for (const { name } of tables.rows) {
     const { rows } = await bench.owner.query<Record<string, unknown>>(`SELECT * FROM ${name}`);
     const has = (value: unknown): boolean =>
-      Buffer.isBuffer(value) ? value.includes(text) : (JSON.stringify(value) ?? '').includes(text);
+      Buffer.isBuffer(value) ? value.includes(text) : JSON.stringify(value).includes(text);
     if (rows.some((row) => Object.values(row).some(has))) found.push(name);
   }
   return found;

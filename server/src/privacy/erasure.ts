@@ -68,7 +68,7 @@ function yearsAfter(day: Day, years: number): Day {
   const [year = '', ...rest] = day.split('-');
   const later = [String(Number(year) + years), ...rest].join('-');
   // The 29th of February has no day of its own in most years.
-  return (later.endsWith('-02-29') ? addDays(`${later.slice(0, 4)}-02-28`, 1) : later) as Day;
+  return later.endsWith('-02-29') ? addDays(`${later.slice(0, 4)}-02-28`, 1) : later;
 }
 
 /**

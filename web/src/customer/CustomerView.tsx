@@ -6,6 +6,7 @@ import { Stack } from '../kit/Panel';
 import { LinkToHandOver } from '../people/LinkToHandOver';
 import { useSurvey } from '../survey/SurveyContext';
 import { AskPanel } from './AskPanel';
+import { CustomerDataPanel } from './CustomerDataPanel';
 import { DecidedPanel } from './DecidedPanel';
 import { LinkPanel } from './LinkPanel';
 import { ReplyPanel } from './ReplyPanel';
@@ -54,6 +55,7 @@ export default function CustomerView() {
       {data?.link && <LinkPanel from={data} link={data.link} onAct={act} />}
       {data && <AskPanel from={data} onAct={act} />}
       {data && <DecidedPanel from={data} />}
+      {data && <CustomerDataPanel />}
     </Stack>
   );
 }

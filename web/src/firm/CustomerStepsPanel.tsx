@@ -4,7 +4,6 @@ import { Plus } from 'lucide-react';
 import { BareButton, Button } from '../kit/Button';
 import { Choice } from '../kit/Choice';
 import { More } from '../kit/More';
-import { NumberInput } from '../kit/NumberInput';
 import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { freshId } from '../stations/bound';
@@ -29,13 +28,14 @@ export function CustomerStepsPanel() {
 }
 
 function StepsForm({ terms, onSave }: TermsFormProps) {
-  const { draft, isChanged, change, settle } = useDraft('customer-steps', {
-    keptMonths: terms.keptMonths,
-    steps: terms.customerSteps ?? new FirmSteps(),
-  });
-  const { steps } = draft;
+  const {
+    draft: steps,
+    isChanged,
+    change,
+    settle,
+  } = useDraft('customer-steps', terms.customerSteps ?? new FirmSteps());
   const changeSteps = (next: Partial<FirmSteps>): void => {
-    change({ ...draft, steps: { ...steps, ...next } });
+    change({ ...steps, ...next });
   };
   const word = (to: StepWords): void => {
     changeSteps({ words: [...steps.words.filter(({ id }) => id !== to.id), to] });
@@ -49,20 +49,6 @@ function StepsForm({ terms, onSave }: TermsFormProps) {
         Write for somebody of eleven: one instruction, no abbreviations. Never ask a customer to open, unscrew, unplug,
         reset or touch anything, nor to climb.
       </p>
-      <div style={{ maxWidth: '22rem' }}>
-        <NumberInput
-          label="Customers are told that it is kept for"
-          unit="months"
-          least={1}
-          most={240}
-          whole
-          usual={[12, 24, 72]}
-          value={draft.keptMonths}
-          onChange={(keptMonths) => {
-            change({ ...draft, keptMonths });
-          }}
-        />
-      </div>
       {CUSTOMER_STEPS.map(({ id, ask, how }) => {
         const own = steps.words.find((each) => each.id === id) ?? { id };
         return (
@@ -159,12 +145,8 @@ function StepsForm({ terms, onSave }: TermsFormProps) {
         isChanged={isChanged}
         done="Saved. The next link is made of them."
         save={async () => {
-          await onSave({
-            ...terms,
-            customerSteps: steps,
-            ...(draft.keptMonths === undefined ? {} : { keptMonths: draft.keptMonths }),
-          });
-          settle(draft);
+          await onSave({ ...terms, customerSteps: steps });
+          settle(steps);
         }}
       />
     </Stack>

@@ -9,6 +9,7 @@ export const FIRM_SECTIONS = [
   ['people', 'People'],
   ['customer', 'Customer’s survey'],
   ['mail', 'Mail'],
+  ['privacy', 'Personal data'],
   ['checklists', 'Checklists'],
   ['rules', 'Rules'],
   ['record', 'Record of changes'],

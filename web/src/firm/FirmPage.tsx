@@ -10,6 +10,7 @@ import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
 import { PeoplePanel } from '../people/PeoplePanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { MailPanel } from './MailPanel';
+import { PrivacyPanel } from './PrivacyPanel';
 import { StuckPanel } from './StuckPanel';
 import { AddressPanel, CostsPanel, DevicesPanel } from './TermsPanel';
 
@@ -52,6 +53,8 @@ function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
       return <PeoplePanel me={me} />;
     case 'customer':
       return <CustomerStepsPanel />;
+    case 'privacy':
+      return <PrivacyPanel />;
     case 'mail':
       return <MailPanel />;
     case 'record':
