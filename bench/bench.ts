@@ -17,6 +17,7 @@ import { benchHomes } from './homes';
 import { benchPhone } from './phone';
 import { benchPool } from './pool';
 import { benchNoSignal } from './no-signal';
+import { benchReadNumber } from './read-number';
 import { benchSite } from './site';
 import { benchTrial } from './trial';
 import { benchTrialPage } from './trial-page';
@@ -38,6 +39,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   diary: benchDiary,
   homes: benchHomes,
   pool: benchPool,
+  'read-number': benchReadNumber,
   site: benchSite,
   trial: benchTrial,
   'trial-page': benchTrialPage,

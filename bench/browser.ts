@@ -19,7 +19,7 @@ export async function openPage(base: string): Promise<{
   await page.goto('/sign-in');
   await page.getByLabel('E-mail address').fill('maren@fennel.example');
   await page.getByLabel('Password').fill('keen-gauge-demo');
-  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await page.getByRole('heading', { name: 'Jobs' }).waitFor();
   const memoryMb = async (): Promise<number> => {
     const session = await browser.newBrowserCDPSession();

@@ -1,12 +1,39 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** What reads numbers off photographs: large, asked for only then, and at addresses of its own, since it alone may compile what it runs. */
+const OCR = [
+  'tesseract.js/dist/worker.min.js',
+  'tesseract.js-core/tesseract-core-simd-lstm.wasm.js',
+  '@tesseract.js-data/eng/4.0.0_best_int/eng.traineddata.gz',
+];
+
+function ocrFiles(): Plugin {
+  const { resolve } = createRequire(import.meta.url);
+  return {
+    name: 'ocr-files',
+    apply: 'build',
+    generateBundle() {
+      for (const file of OCR)
+        this.emitFile({
+          type: 'asset',
+          fileName: `ocr/${file.split('/').at(-1) ?? ''}`,
+          source: readFileSync(resolve(file)),
+        });
+    },
+  };
+}
 
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     // What did not change between two drawings is kept: a key redraws only what shows its value.
     react({ compiler: true }),
+    ocrFiles(),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'sw',
@@ -31,6 +58,7 @@ export default defineConfig({
       },
       injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+        globIgnores: ['ocr/**'],
         maximumFileSizeToCacheInBytes: 8_000_000,
         // The page is what the server gives at every address: it carries a nonce, which a file could not.
         manifestTransforms: [

@@ -26,6 +26,12 @@ registerRoute(
   }),
 );
 
+// What reads numbers off photographs is large: kept once it has been needed.
+registerRoute(
+  ({ url }) => url.pathname.startsWith('/ocr/'),
+  new CacheFirst({ cacheName: 'ocr', plugins: [new ExpirationPlugin({ maxEntries: 6, maxAgeSeconds: 60 * 86_400 })] }),
+);
+
 // The first page is looked after at once; a newer version waits until the page says that nothing is lost by it.
 clientsClaim();
 self.addEventListener('message', (event) => {

@@ -1,4 +1,5 @@
 import { saysWords } from '@keen-gauge/core/customer/answer';
+import { meterPoint } from '@keen-gauge/core/route/meter-point';
 import { effectsOf, subjectOf, takeAnswer, type CustomerAnswer } from '@keen-gauge/core/customer/take';
 import { Check, RotateCcw } from 'lucide-react';
 import { useState } from 'react';
@@ -10,9 +11,10 @@ import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
+import { ReadMeterPoint } from '../ocr/ReadMeterPoint';
 import { useSubmit } from '../people/use-submit';
 import { BoundNumber } from '../stations/bound';
-import { useSurvey } from '../survey/SurveyContext';
+import { useSet, useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 
 const Pictures = styled.div`
@@ -47,6 +49,7 @@ export function ReplyPanel({
   readonly onAct: Act;
 }) {
   const { job, me, store, survey, uploads } = useSurvey();
+  const set = useSet();
   const [isAsking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const { isBusy, problem, submit } = useSubmit();
@@ -116,6 +119,16 @@ export function ReplyPanel({
           </More>
         </Stack>
       )}
+      {(reply.step === 'bill' || reply.step === 'meter') &&
+        pictures[0] !== undefined &&
+        meterPoint(survey.place.meterPointNumber).state !== 'good' && (
+          <ReadMeterPoint
+            picture={() => fileOf(job.id, pictures[0] ?? '', reply.step)}
+            onChoose={(core) => {
+              set(['place', 'meterPointNumber'], core);
+            }}
+          />
+        )}
       {effects.length > 0 ? (
         <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
           {effects.map(({ says: words }) => (

@@ -2,13 +2,15 @@ import { areaName } from '@keen-gauge/core/rules/areas';
 import { groupedMeterPoint, meterPoint } from '@keen-gauge/core/route/meter-point';
 import { FieldGrid } from '../../kit/fields';
 import { Panel } from '../../kit/Panel';
-import { useSurvey } from '../../survey/SurveyContext';
+import { ReadMeterPoint } from '../../ocr/ReadMeterPoint';
+import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { StationFrame } from '../StationFrame';
 import { Field } from '../../fields/Field';
 
 /** Where it is, whose it is, and the number on the bill. */
 export function PlaceStation() {
   const { survey } = useSurvey();
+  const set = useSet();
   const number = meterPoint(survey.place.meterPointNumber);
   return (
     <StationFrame station="place" lead="Where the supply is, whose it is, and which meter point.">
@@ -25,6 +27,13 @@ export function PlaceStation() {
           />
           <Field path={['place', 'operatorName']} />
         </FieldGrid>
+        {number.state !== 'good' && (
+          <ReadMeterPoint
+            onChoose={(core) => {
+              set(['place', 'meterPointNumber'], core);
+            }}
+          />
+        )}
         <Field path={['place', 'premises']} />
       </Panel>
       <Panel aria-label="Customer and address">
