@@ -2,6 +2,7 @@ import { CUSTOMER_STEPS } from '../core/src/customer/steps';
 import { diff, type Value } from '../core/src/record/changes';
 import type { Survey } from '../core/src/survey/survey';
 import type { BrowserContext, Page } from '@playwright/test';
+import pg from 'pg';
 import { axeFindsNothing } from './axe';
 import { expect, newJob, saved, signIn, test } from './journey';
 import { pictures } from './own-device';
@@ -101,6 +102,7 @@ test('a customer on a phone and a bad line sends fourteen things, two are asked 
   await customer.goto(link);
   await customer.getByRole('button', { name: 'Start' }).click();
   let shot = 0;
+  await axeFindsNothing(customer, 'the customer’s first step');
   for (const [at, step] of STEPS.entries()) {
     // In the middle of it the line breaks, two more are answered without it, and the page is closed.
     if (at === 6) {
@@ -196,8 +198,22 @@ test('a link that is withdrawn, and one past its day, open nothing and say the s
   await customer.reload();
   await expect(customer.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
   const says = await customer.getByRole('main').textContent();
+  // One past its day, and one that never was.
+  await page.getByRole('button', { name: 'Make a link to hand over' }).click();
+  await expect(page.getByText(/\/c\/#/)).not.toHaveText(link);
+  const second = (await page.getByText(/\/c\/#/).textContent()) ?? '';
+  const owner = new pg.Client({ connectionString: process.env['E2E_OWNER_DATABASE_URL'] ?? '' });
+  await owner.connect();
+  await owner.query("UPDATE customer_links SET expires_at = now() - interval '1 minute' WHERE job_id = $1", [
+    address.split('/').at(-1),
+  ]);
+  await owner.end();
+  await customer.goto('about:blank');
+  await customer.goto(second);
+  await expect(customer.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
+  expect(await customer.getByRole('main').textContent()).toBe(says);
+  await customer.goto('about:blank');
   await customer.goto(`${new URL(link).origin}/c/#${'x'.repeat(32)}`);
-  await customer.reload();
   await expect(customer.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
   expect(await customer.getByRole('main').textContent()).toBe(says);
   await context.close();

@@ -35,6 +35,19 @@ async function handIn(page, _bench, desk) {
   await page.getByText(`Accepted on a condition. ${note}`).waitFor({ timeout: 40_000 });
 }
 
+/** What a customer sees who is asked about that job: a step with its drawn example. */
+async function asCustomer(page) {
+  const jobId = new URL(page.url()).pathname.split('/')[2];
+  const made = await page.request.post(`/api/jobs/${jobId}/customer`, {
+    data: { steps: ['danger', 'meter-position', 'cut-out', 'cut-out-label', 'meter', 'board', 'parking', 'bill'] },
+  });
+  await page.goto(`/c/#${(await made.json()).token}`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('radio', { name: 'No', exact: true }).check();
+  await page.getByRole('button', { name: 'Send and go on' }).click();
+  await page.getByText('Step 2 of 8').waitFor();
+}
+
 /** Every policy of a row played. */
 async function playRow(page) {
   const cars = page.getByRole('region', { name: 'How many cars' });
@@ -100,13 +113,13 @@ const VIEWS = [
   ['tests', DESK, 'paper', 'Larkrise', 'tests', test, '^Tests of'],
   ['diary', DESK, 'paper', undefined, '/diary'],
 
-  ['photos', DESK, 'paper', 'Candlemas', 'photos'],
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'commissioning', commission, '^Commissioning'],
   ['site', DESK, 'paper', 'Candle Court', 'site', compareBays, '^Which supply feeds which bay'],
   ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
-  ['phone-jobs', PHONE, 'paper'],
+  ['from-customer', DESK, 'paper', 'Sluice', 'customer', undefined, 'label or a tag'],
+  ['customer', PHONE, 'paper', 'Tallow', 'customer', asCustomer],
 ];
 
 async function main() {

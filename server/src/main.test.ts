@@ -20,9 +20,12 @@ async function freePort(): Promise<number> {
   return port;
 }
 
-async function start(): Promise<{ child: ChildProcess; url: string; metrics: string; ended: Promise<number | null> }> {
+async function start(
+  said: 'inherit' | 'pipe' = 'inherit',
+): Promise<{ child: ChildProcess; url: string; metrics: string; ended: Promise<number | null> }> {
   const [port, metricsPort] = [await freePort(), await freePort()];
   const child = fork(join(process.cwd(), 'dist/server/main.js'), {
+    stdio: ['ignore', said, 'inherit', 'ipc'],
     env: {
       ...process.env,
       APP_DATABASE_URL: String(bench.app.options.connectionString),
@@ -105,6 +108,31 @@ it('gives its figures on a port of their own: routes as declared, nobody’s nam
   expect(text).toContain('process_cpu_seconds_total');
   expect(text).not.toMatch(/anna|3f6c0b52/);
   expect((await fetch(`${url}/metrics`)).headers.get('content-type')).not.toContain('version=0.0.4');
+  child.kill('SIGTERM');
+  await ended;
+});
+
+it('prints a code where nobody has set it up, with which that is done', async () => {
+  await bench.owner.query('TRUNCATE firms CASCADE');
+  const { child, url, ended } = await start('pipe');
+  let said = '';
+  child.stdout?.on('data', (part: Buffer) => {
+    said += part.toString();
+  });
+  while (!/code: /.test(said)) await new Promise((resolve) => setTimeout(resolve, 20));
+  const code = /code: (\S+)/.exec(said)?.[1];
+  const made = await fetch(`${url}/api/access/set-up`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      code,
+      firm: 'Saltmarsh Electrical',
+      name: 'Wren',
+      email: 'wren@s.example',
+      password: 'a gate between two larches',
+    }),
+  });
+  expect(made.status).toBe(201);
   child.kill('SIGTERM');
   await ended;
 });

@@ -105,5 +105,10 @@ it('what the firm sets for itself is in the firm’s record', async () => {
     .send({ options: [], bands: [{ band: 'low', words: 'up to 300' }] })
     .expect(201);
   const found = await anna.get('/api/firm/record').expect(200);
-  expect(found.body).toMatchObject({ entries: [{ what: 'terms-changed', by: 'anna' }] });
+  expect(found.body).toMatchObject({
+    entries: [
+      { what: 'terms-changed', by: 'anna' },
+      { what: 'signed-in', by: 'anna' },
+    ],
+  });
 });

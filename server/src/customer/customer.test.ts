@@ -202,6 +202,27 @@ describe('what a customer sends', () => {
   });
 });
 
+describe('a customer who is finished', () => {
+  it('is told of to whoever has the job, once for what came, and stands in the list of jobs', async () => {
+    const { token } = await make();
+    const done = () => bench.anyone().post('/api/customer/done').send({ token }).expect(204);
+    const told = async () => {
+      const { rows } = await bench.owner.query(
+        "SELECT to_address, subject, state FROM mails WHERE subject LIKE '%the customer has answered'",
+      );
+      return rows as object[];
+    };
+    await done();
+    expect(await told()).toEqual([]);
+    await answer(token, 'danger', { choice: 'no' }).expect(201);
+    for (let times = 0; times < 2; times += 1) await done();
+    expect(await told()).toMatchObject([{ to_address: 'alan@a.example', state: 'draft' }]);
+    expect((await alan.get(`/api/jobs/${job.id}`)).body).toMatchObject({ fromCustomer: expect.any(Number) as number });
+    const { jobs } = (await alan.get('/api/jobs')).body as { jobs: { id: string; fromCustomer: number }[] };
+    expect(jobs.find(({ id }) => id === job.id)?.fromCustomer).toBeGreaterThan(0);
+  });
+});
+
 describe('deciding', () => {
   it('takes an answer once, its pictures go from quarantine, and it is changed no more', async () => {
     const { token } = await make();

@@ -10,6 +10,8 @@ import { heavy } from '../heavy/threads';
 import { idParameter } from '../http/asker';
 import { bodyAs } from '../http/body';
 import { notFound, Problem, takenId } from '../http/problem';
+import type { Mailer } from '../mail/mailer';
+import { tellOfAnswers } from '../mail/reminders';
 import { accessLimits } from '../people/access-limits';
 import { placeOf } from '../people/known-places';
 import {
@@ -51,7 +53,7 @@ const SHUT = new Problem(
 );
 
 /** What a customer sees and sends, who has a link and no account: their own steps, and that something arrived. Nothing of what the firm makes of it, and nothing back of what was sent. */
-export function customerRoutes(pool: Pool): Router {
+export function customerRoutes(pool: Pool, mailer: Mailer | undefined): Router {
   const limits = accessLimits(pool);
   const router = Router();
 
@@ -161,9 +163,11 @@ export function customerRoutes(pool: Pool): Router {
 
   router.post('/done', async (request, response) => {
     const { token } = bodyAs(TokenBody, request.body);
-    await forHolder(request, token, (db, link) =>
-      db.query('UPDATE customer_links SET done_at = now() WHERE id = $1', [link.id]),
-    );
+    await forHolder(request, token, async (db, link, firmId) => {
+      await db.query('UPDATE customer_links SET done_at = now() WHERE id = $1', [link.id]);
+      const { mail } = await termsOf(db);
+      await tellOfAnswers(db, firmId, link, mailer === undefined || mail !== 'send');
+    });
     response.status(204).end();
   });
 

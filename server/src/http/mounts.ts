@@ -44,7 +44,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/session/passkey', open: true, router: passkeySessionRoutes(pool, metrics) },
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
     { path: '/access', open: true, router: accessRoutes(pool, parts.mailer) },
-    { path: '/customer', open: true, router: customerRoutes(pool) },
+    { path: '/customer', open: true, router: customerRoutes(pool, parts.mailer) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
     { path: '/feed', open: true, router: feedRoutes(pool) },
     { path: '/me/passkeys', router: myPasskeyRoutes(pool) },

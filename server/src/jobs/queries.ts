@@ -27,6 +27,8 @@ export interface JobRow {
   readonly nextWhat: ClockId | null;
   readonly late: boolean;
   readonly archived: boolean;
+  /** Answers of the customer that nobody has looked at yet. */
+  readonly fromCustomer: number;
 }
 
 /** The next day of a job, seen from a day ($1): what is due, late or not, or a visit that is still to come. */
@@ -37,7 +39,8 @@ const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.customer, j.route
   CASE WHEN a.id IS NOT NULL THEN json_build_object('id', a.id, 'name', a.name) END AS "assignedTo",
   (${NEXT_ON})::text AS "nextOn",
   CASE ${NEXT_ON} WHEN j.due_on THEN j.due_what WHEN j.survey_on THEN 'survey-visit' WHEN j.fitting_on THEN 'fitting-visit' END AS "nextWhat",
-  coalesce(j.state <> 'closed' AND j.due_on < $1::date, false) AS late, j.archived_at IS NOT NULL AS archived`;
+  coalesce(j.state <> 'closed' AND j.due_on < $1::date, false) AS late, j.archived_at IS NOT NULL AS archived,
+  (SELECT count(*)::int FROM customer_links l JOIN customer_answers c ON c.link_id = l.id WHERE l.job_id = j.id AND c.state = 'came') AS "fromCustomer"`;
 const FROM = 'FROM jobs j JOIN people p ON p.id = j.created_by LEFT JOIN people a ON a.id = j.assigned_to';
 
 /** What the list can be ordered by; the same job never stands on two pages, since its number decides what is left. */

@@ -7,7 +7,7 @@ import { jobNumber } from '../jobs/numbers';
 import { askFor } from '../tasks/queue';
 import type { Mailer } from './mailer';
 import { queueMail } from './queries';
-import { calibrationWords, clockWords } from './words';
+import { answeredWords, calibrationWords, clockWords } from './words';
 
 /** Of these clocks somebody is reminded once they are late; a notice two days before. */
 const CLOCKS = ['reply', 'chase', 'notice'] as const;
@@ -59,6 +59,33 @@ export async function remind(
           about: `calibration ${id} ${dueOn} ${to}`.slice(0, 200),
         });
   });
+}
+
+/** Tells whoever has the job, or the supervisors, that its customer has answered; once for each round of answers. */
+export async function tellOfAnswers(
+  db: PoolClient,
+  firmId: string,
+  { id, jobId }: { readonly id: string; readonly jobId: string },
+  draft: boolean,
+): Promise<void> {
+  const found = await db.query<{ number: number; to: string | null; answers: number }>(
+    `SELECT j.number, p.email AS "to", (SELECT count(*)::int FROM customer_answers a WHERE a.link_id = $2) AS answers
+       FROM jobs j LEFT JOIN people p ON p.id = j.assigned_to AND p.ended_at IS NULL WHERE j.id = $1`,
+    [jobId, id],
+  );
+  const [job] = found.rows;
+  if (!job || job.answers === 0) return;
+  for (const to of job.to === null ? await addressesOf(db, "role = 'supervisor'") : [job.to])
+    await queueMail(db, firmId, {
+      id: randomUUID(),
+      kind: 'reminder',
+      to,
+      ...answeredWords(jobNumber(job.number)),
+      jobId,
+      madeBy: null,
+      draft,
+      about: `answers ${id} ${job.answers} ${to}`.slice(0, 200),
+    });
 }
 
 async function addressesOf(db: PoolClient, which: "role = 'supervisor'"): Promise<string[]> {

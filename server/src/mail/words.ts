@@ -83,6 +83,14 @@ Open ${job} in Keen Gauge: Route and dates.`,
   };
 }
 
+/** That a customer has answered; what, only the job says. */
+export function answeredWords(job: string): Words {
+  return {
+    subject: `${job}: the customer has answered`,
+    body: `Open ${job} in Keen Gauge: From the customer. Nothing of it counts before you have looked at it.`,
+  };
+}
+
 /** Of an instrument whose calibration ends. */
 export function calibrationWords(name: string, serial: string, dueOn: Day, isLate: boolean): Words {
   return {

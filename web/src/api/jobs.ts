@@ -25,6 +25,8 @@ export interface Job {
   readonly nextWhat: ClockId | null;
   readonly late: boolean;
   readonly archived: boolean;
+  /** Answers of the customer that nobody has looked at yet; a copy of before this was told has none. */
+  readonly fromCustomer?: number;
 }
 
 export const STATE_WORDS: Readonly<Record<JobState, string>> = {

@@ -1,5 +1,5 @@
 import { CLOCK_TITLES } from '@keen-gauge/core/calendar/clocks';
-import { CloudOff, EllipsisVertical, HardDriveDownload } from 'lucide-react';
+import { CloudOff, EllipsisVertical, HardDriveDownload, MessageCircleQuestion } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { jobNumber, stateWords, type Job } from '../api/jobs';
@@ -110,6 +110,12 @@ export function JobRow({
             </Here>
           )}
           <Small>{[job.wanted, job.customer].filter(Boolean).join(' · ')}</Small>
+          {(job.fromCustomer ?? 0) > 0 && (
+            <span style={{ color: 'var(--accent)', fontWeight: 600, fontSize: '0.92rem', display: 'block' }}>
+              <MessageCircleQuestion size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> From the customer:{' '}
+              {job.fromCustomer} to review
+            </span>
+          )}
           {hereAt === undefined && isWithout && <Small as="span">Not on this device.</Small>}
           {isKept && (
             <span style={{ color: 'var(--hold)', fontWeight: 600, fontSize: '0.92rem' }}>

@@ -27,7 +27,7 @@ const job = (values: Partial<Job>): Job => ({
 
 const JOBS = [
   job({ number: 1, place: '1 Test Lane', nextOn: '2026-11-20', nextWhat: 'reply', late: true, state: 'with-operator' }),
-  job({ number: 2, place: '2 Test Lane', assignedTo: { id: 'p2', name: 'Tobin Tester' } }),
+  job({ number: 2, place: '2 Test Lane', fromCustomer: 3, assignedTo: { id: 'p2', name: 'Tobin Tester' } }),
 ];
 
 /** What was asked of the server: method, path and what was sent. */
