@@ -42,8 +42,17 @@ async function likeOneThatFits(page: Page, jobId: string): Promise<void> {
   const like = (await stored(page, jobs.find(({ route }) => route === 'fit-then-notify')?.id ?? '')).survey;
   const { survey, revisionId } = await stored(page, jobId);
   const { supply, loads, intake, earthing, readings, proposals, declaration, place } = like;
-  const { meterPointNumber: _number, ...rest } = place;
-  const wanted: Survey = { ...survey, place: rest, supply, loads, intake, earthing, readings, proposals, declaration };
+  const wanted: Survey = {
+    ...survey,
+    place: { ...survey.place, ...(place.premises ? { premises: place.premises } : {}) },
+    supply,
+    loads,
+    intake,
+    earthing,
+    readings,
+    proposals,
+    declaration,
+  };
   const changes = diff(survey as unknown as Value, wanted as unknown as Value);
   const answer = await page.request.post(`/api/jobs/${jobId}/survey/revisions`, {
     data: { id: crypto.randomUUID(), parentId: revisionId, changes },

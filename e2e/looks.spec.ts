@@ -130,3 +130,24 @@ test('another firm’s job, or one that never was, is not found', async ({ page 
   await page.goto('/jobs/6f9619ff-8b86-4d01-b42d-00cf4fc964ff');
   await expect(page.getByText('There is no such job, or it is not your firm’s.')).toBeVisible();
 });
+
+test('axe finds nothing on people, accounts and what comes from a customer', async ({ page }) => {
+  test.slow();
+  await signIn(page);
+  for (const [path, heading] of [
+    ['/account', 'Passkeys'],
+    ['/firm/people', 'People'],
+    ['/firm/customer', 'What customers are asked'],
+    ['/firm/mail', 'Mail'],
+    ['/firm/privacy', 'How long customers’ data are kept'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: heading, level: 2 })).toBeVisible();
+    await axeFindsNothing(page, path);
+  }
+  await page.goto('/');
+  await page.getByRole('link', { name: /Sluice Cottages/ }).click();
+  await page.getByRole('link', { name: /^From the customer/ }).click();
+  await expect(page.getByRole('region', { name: /label or a tag/ })).toBeVisible();
+  await axeFindsNothing(page, 'from the customer');
+});

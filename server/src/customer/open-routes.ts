@@ -120,13 +120,15 @@ export function customerRoutes(pool: Pool, mailer: Mailer | undefined): Router {
       };
       const token = request.get('x-customer-link');
       // Asked before anything is unfolded: a stranger’s file costs nothing where it will not be kept.
-      const isKnown = await forHolder(request, token, async (db, link, firmId) => {
+      const { isKnown, linkId } = await forHolder(request, token, async (db, link, firmId) => {
         if (!link.steps.some((step) => step.id === stepId && step.parts.includes('picture'))) throw notFound('step');
-        if ((await picturesOf(db, link.id)).some((each) => each.id === id)) return true;
-        await roomTaken(db, link, firmId);
-        return false;
+        const isHere = (await picturesOf(db, link.id)).some((each) => each.id === id);
+        if (!isHere) await roomTaken(db, link, firmId);
+        return { isKnown: isHere, linkId: link.id };
       });
       if (!isKnown) {
+        // Unfolding takes time that everybody’s pictures wait for, also where nothing comes of it.
+        await limits.take('picture', linkId);
         const picture = await heavy('pictureOf', bytes);
         if ('fault' in picture) throw new Problem(422, 'Not a photo that can be read', picture.fault);
         await forHolder(request, token, async (db, link, firmId) => {

@@ -17,7 +17,7 @@ const READING_ERRORS: Readonly<Record<string, Problem>> = {
 
 /** The client makes the ids of these; which of them an id collided in is no business of the caller's. */
 const OF_CLIENT_IDS =
-  /^(jobs|revisions|packs|photos|uploads|upload_parts|logs|job_events|submissions|event_attachments)_pkey$/;
+  /^(jobs|revisions|packs|photos|uploads|upload_parts|logs|job_events|submissions|event_attachments|customer_answers|customer_pictures)_pkey$/;
 
 const UNAVAILABLE = new Problem(
   503,

@@ -2,7 +2,7 @@ import type { Pool } from 'pg';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { Problem } from '../http/problem';
 
-type Counted = 'set-up' | 'link' | 'recovery' | 'mail' | 'customer' | 'passkey';
+type Counted = 'set-up' | 'link' | 'recovery' | 'mail' | 'customer' | 'picture' | 'passkey';
 
 /** How often in a quarter of an hour: by network, and mails by who they go to. None of it keeps anybody from signing in. */
 const POINTS: Readonly<Record<Counted, number>> = {
@@ -11,6 +11,8 @@ const POINTS: Readonly<Record<Counted, number>> = {
   recovery: 20,
   mail: 3,
   customer: 600,
+  // Of one link, whatever became of them.
+  picture: 150,
   passkey: 60,
 };
 const SECONDS = 15 * 60;
