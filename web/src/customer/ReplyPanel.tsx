@@ -57,6 +57,7 @@ export function ReplyPanel({
   const asked: Pick<SentStep, 'id' | 'ask' | 'choices'> = step ?? { id: reply.step, ask: reply.step };
   const answer: CustomerAnswer = { id, step: asked, says, pictures: pictures.length, at: cameAt };
   const effects = effectsOf(survey, answer);
+  const words = saysWords(asked, says, 0) || (pictures.length > 0 ? '' : 'Nothing said');
   // A label or a number on a picture is what the surveyor reads on it, not what the customer says of it.
   const head = reply.step === 'cut-out-label' ? survey.supply.nodes.find(({ kind }) => kind === 'cut-out') : undefined;
 
@@ -81,9 +82,11 @@ export function ReplyPanel({
           {round > 1 ? ', asked again' : ''}
         </p>
       </div>
-      <p style={{ overflowWrap: 'anywhere' }}>
-        <strong>{saysWords(asked, says, 0) || (pictures.length > 0 ? '' : 'Nothing said')}</strong>
-      </p>
+      {words !== '' && (
+        <p style={{ overflowWrap: 'anywhere' }}>
+          <strong>{words}</strong>
+        </p>
+      )}
       {reply.step === 'danger' && says.choice !== undefined && says.choice !== 'no' && (
         <Notice kind="danger" title="Ring the customer now. They were told to keep away and to ring 105.">
           {survey.place.customerPhone ?? 'No telephone number is recorded.'}

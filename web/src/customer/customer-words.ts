@@ -7,7 +7,7 @@ export function isOpen({ revokedAt, expiresAt }: CustomerLink, now = Date.now())
 
 /** How the customer’s survey stands, in few words. */
 export function customerWords(from: FromCustomer | undefined): string {
-  if (!from?.link) return 'photos and answers, by a link';
+  if (!from?.link) return 'not asked yet';
   const toReview = from.answers.filter(({ state }) => state === 'came').length;
   if (toReview > 0) return `${toReview} to review`;
   if (!isOpen(from.link)) return 'link closed';
