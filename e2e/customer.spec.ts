@@ -79,6 +79,9 @@ async function answerStep(
   await page.getByRole('button', { name: 'Send and go on' }).click();
 }
 
+/** What a step asks, in the words of the demo’s firm, which are the usual ones. */
+const askOf = (step: string): string => CUSTOMER_STEPS.find(({ id }) => id === step)?.ask ?? '';
+
 const phone = (context: BrowserContext): Promise<Page> => context.newPage();
 
 test('a customer on a phone and a bad line sends fourteen things, two are asked again, all are taken, and the route changes by it', async ({
@@ -125,12 +128,13 @@ test('a customer on a phone and a bad line sends fourteen things, two are asked 
       await context.setOffline(true);
     }
     if (at === 8) {
+      await expect(customer.getByText('Step 9 of 14')).toBeVisible();
       await customer.close();
       await context.setOffline(false);
       customer = await phone(context);
       await customer.goto(link);
     }
-    await expect(customer.getByText(`Step ${at + 1} of 14`).or(customer.getByText(/^Step \d+ of \d+$/))).toBeVisible();
+    await expect(customer.getByRole('heading', { name: askOf(step) })).toBeVisible();
     await answerStep(
       customer,
       step,

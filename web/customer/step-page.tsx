@@ -42,7 +42,9 @@ export function StepPage({
         else setProblem(WANTED[step.parts[0] || 'words']);
       }}
     >
-      <h2 tabIndex={-1}>{step.ask}</h2>
+      <h1 tabIndex={-1} class="step">
+        {step.ask}
+      </h1>
       {step.again && (
         <p class="again">
           <strong>Asked again:</strong> {step.again}

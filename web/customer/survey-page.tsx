@@ -31,7 +31,7 @@ export function SurveyPage({
   const top = useRef<HTMLElement>(null);
   useEffect(() => {
     window.scrollTo(0, 0);
-    const heading = top.current && top.current.querySelector<HTMLElement>('h2');
+    const heading = top.current && top.current.querySelector<HTMLElement>('h1');
     if (heading && at >= 0) heading.focus();
   }, [at]);
   const step = steps[at];
@@ -66,8 +66,10 @@ export function SurveyPage({
           onDraft={(says, pictures) => void outbox.draft(step.id, says, pictures)}
           onSend={(says, pictures) => {
             if (step.id === 'danger' && says.choice !== 'no') setDangerous(true);
-            void outbox.send(step.id, says, pictures);
-            setAt(at + 1);
+            // The next step is shown once this one is kept: what looks done survives a closed page.
+            void outbox.send(step.id, says, pictures).then(() => {
+              setAt(at + 1);
+            });
           }}
           onSkip={() => {
             setAt(at + 1);
