@@ -116,8 +116,8 @@ const VIEWS = [
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'commissioning', commission, '^Commissioning'],
   ['site', DESK, 'paper', 'Candle Court', 'site', compareBays, '^Which supply feeds which bay'],
-  ['firm', DESK, 'paper', undefined, '/firm', 'Add equipment'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
+  ['phone-jobs', PHONE, 'paper'],
   ['from-customer', DESK, 'paper', 'Sluice', 'customer', undefined, 'label or a tag'],
   ['customer', PHONE, 'paper', 'Tallow', 'customer', asCustomer],
 ];
