@@ -16,6 +16,18 @@ describe('changes in words', () => {
       { kind: 'set', path: ['earthing', 'services', 'gas', 'resistanceKOhm'], to: 23 },
       'Earthing: bonding: gas: resistance (kΩ): not known → 23',
     ],
+    [
+      {
+        kind: 'set',
+        path: ['statements', '347c380d-e16e-4499-83bd-e5b39c8c3354'],
+        to: { id: '347c380d-e16e-4499-83bd-e5b39c8c3354', asked: 'Is there an electric shower?', says: 'Yes, one' },
+      },
+      'From the customer: added Is there an electric shower? Yes, one',
+    ],
+    [
+      { kind: 'set', path: ['photos', '347c380d-e16e-4499-83bd-e5b39c8c3354', 'caption'], from: 'a', to: 'b' },
+      'Photographs: caption: a → b',
+    ],
     [{ kind: 'order', path: ['loads'], from: [], to: [] }, 'Loads: put in another order'],
   ] as const)('%j', (change, words) => {
     expect(changeWords(change)).toBe(words);

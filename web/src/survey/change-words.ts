@@ -17,6 +17,8 @@ const NAMES: Readonly<Record<string, string>> = {
   faults: 'faults',
   readings: 'Readings',
   photos: 'Photographs',
+  statements: 'From the customer',
+  comments: 'Review',
   looks: 'looked for',
   signs: 'signs',
   checks: 'checks',
@@ -48,10 +50,13 @@ function fieldName(key: string): string {
   return unit ? `${words} (${UNITS[unit] ?? unit})` : words;
 }
 
+/** An id by lot says nothing to anybody: what it is of says itself in its value. */
+const BY_LOT = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}(-\d+)?$/;
+
 /** Where a change is: “Place: postcode”, “Loads: cooker: power (W)”. */
 export function placeWords(path: Path): string {
   return path
-    .filter((key) => key !== 'nodes')
+    .filter((key) => key !== 'nodes' && !BY_LOT.test(key))
     .map(
       (key, index, kept) =>
         NAMES[key] ?? (index === kept.length - 1 && !/[-_]/.test(key) ? fieldName(key) : key.replaceAll('-', ' ')),
@@ -69,6 +74,8 @@ export function valueWords(value: Value | undefined): string {
       const words = (value as Readonly<Record<string, Value>>)[name];
       if (typeof words === 'string') return words;
     }
+  if ('asked' in value && 'says' in value && typeof value.asked === 'string' && typeof value.says === 'string')
+    return `${value.asked} ${value.says}`;
   if ('answer' in value && typeof value.answer === 'string') return value.answer.replaceAll('-', ' ');
   if ('class' in value && typeof value.class === 'string') return value.class.replaceAll('-', ' ');
   if ('kind' in value && typeof value.kind === 'string') return value.kind.replaceAll('-', ' ');
