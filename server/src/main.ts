@@ -10,12 +10,12 @@ import { closeThreads } from './heavy/threads';
 import { makeApp } from './http/app';
 import type { Standing } from './http/health';
 import { mailerFrom } from './mail/mailer';
-import { askForReminders } from './mail/reminders';
 import { operatorAddresses } from './operator/addresses';
 import { offerSetup } from './people/setup';
 import { openLog } from './signals/log';
 import { countTasks, openMetrics, serveMetrics } from './signals/metrics';
 import { taskHandlers } from './tasks/handlers';
+import { askHourly } from './tasks/hourly';
 import { startWorkers } from './tasks/worker';
 
 /** After being told to stop, new requests are still taken for so long, ms: whoever sends them has to find out first. */
@@ -27,11 +27,11 @@ const PATIENCE_MS = 20_000;
 /** Starts one instance. Configured by the environment; see docs/operating.md. */
 const HOUR_MS = 3_600_000;
 
-/** Looks for what somebody is to be reminded of when it starts and every hour after: each is written once, by whichever instance. */
-function remindHourly(pool: Pool, log: Logger): NodeJS.Timeout {
+/** Looks for what somebody is to be reminded of, and what has been kept long enough, when it starts and every hour after: each is written once, by whichever instance. */
+function lookHourly(pool: Pool, log: Logger): NodeJS.Timeout {
   const look = (): void => {
-    askForReminders(pool).catch((error: unknown) => {
-      log.warn({ err: error }, 'no reminders asked for');
+    askHourly(pool).catch((error: unknown) => {
+      log.warn({ err: error }, 'nothing asked for that is done every hour');
     });
   };
   look();
@@ -76,13 +76,13 @@ async function main(): Promise<void> {
       : serveMetrics(metrics, Number(metricsPort), process.env['METRICS_HOST'] ?? '127.0.0.1');
   countTasks(metrics, pool);
   const chargePoints = listenForChargePoints(server, pool, log);
-  const reminding = remindHourly(pool, log);
+  const looking = lookHourly(pool, log);
   const workers = startWorkers(pool, log, metrics, taskHandlers(pool, operators, mailer));
 
   const stop = async (): Promise<void> => {
     if (standing.stopping) return;
     standing.stopping = true;
-    clearInterval(reminding);
+    clearInterval(looking);
     log.info('stopping');
     // Whatever hangs, it ends; what it held is let go by the time passing.
     void setTimeout(PATIENCE_MS, undefined, { ref: false }).then(() => process.exit(0));

@@ -33,6 +33,7 @@ interface Standing {
   readonly link: { readonly id: string; readonly steps: readonly { id: string; helps?: unknown }[] } | null;
   readonly answers: readonly {
     readonly id: string;
+    readonly linkId: string;
     readonly step: string;
     readonly round: number;
     readonly state: string;
@@ -55,7 +56,13 @@ const STEPS = ['danger', 'cut-out-label', 'shower', 'bill'];
 const at = (path = '') => `/api/jobs/${job.id}/customer${path}`;
 const make = async (steps: readonly string[] = STEPS): Promise<Standing> =>
   (await alan.post(at()).send({ steps }).expect(201)).body as Standing;
-const standing = async (): Promise<Standing> => (await alan.get(at()).expect(200)).body as Standing;
+/** What came by every link of the job. */
+const everything = async (): Promise<Standing> => (await alan.get(at()).expect(200)).body as Standing;
+/** What came by the newest. */
+const standing = async (): Promise<Standing> => {
+  const all = await everything();
+  return { ...all, answers: all.answers.filter(({ linkId }) => linkId === all.link?.id) };
+};
 const open = (token?: string) => bench.anyone().post('/api/customer/open').send({ token });
 const shown = async (token?: string): Promise<Shown> => (await open(token).expect(200)).body as Shown;
 const answer = (token: string | undefined, step: string, more: object = {}) =>
@@ -271,6 +278,30 @@ describe('deciding', () => {
     await alan.post(at('/link')).send({ mailTo: 'customer@x.example' }).expect(201);
     while (await bench.workOn('send-mail'));
     expect(mail.mails.at(-1)?.subject).toBe('A question from Firm A');
+  });
+
+  it('is still to be done of what came by a link before this one; by that nobody is asked again', async () => {
+    const { token } = await make();
+    const id = randomUUID();
+    const pictureId = randomUUID();
+    await picture(token, 'cut-out-label', await jpeg(33), pictureId).expect(201);
+    await answer(token, 'cut-out-label', { id, pictures: [pictureId] }).expect(201);
+    await make();
+    expect((await everything()).answers.find((each) => each.id === id)).toMatchObject({
+      state: 'came',
+      pictures: [pictureId],
+      asked: { id: 'cut-out-label' },
+    });
+    await alan.get(at(`/pictures/${pictureId}/thumb.jpg`)).expect(200);
+    await alan
+      .post(at(`/answers/${id}/again`))
+      .send({ reason: 'Nearer, please.' })
+      .expect(409);
+    await alan
+      .post(at(`/answers/${id}/take`))
+      .send({})
+      .expect(200);
+    expect((await everything()).answers.find((each) => each.id === id)).toMatchObject({ state: 'taken', pictures: [] });
   });
 
   it('stands in the job’s record with who decided', async () => {

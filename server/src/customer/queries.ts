@@ -122,6 +122,37 @@ export async function picturesOf(db: PoolClient, linkId: string): Promise<Custom
   return found.rows;
 }
 
+/** An answer of whichever link of a job, with what was asked in the words it was asked in. */
+export interface JobAnswer extends Answer {
+  readonly linkId: string;
+  readonly asked: SentStep;
+}
+
+/** Everything that came from a job’s customer, by the link that is open and by those before it. */
+export async function answersOfJob(db: PoolClient, jobId: string): Promise<JobAnswer[]> {
+  const found = await db.query<JobAnswer>(
+    `SELECT a.id, a.link_id AS "linkId", a.step, a.round, a.says, a.came_at AS "cameAt", a.state, a.reason, p.name AS "decidedBy",
+            (SELECT asked FROM jsonb_array_elements(l.steps) asked WHERE asked ->> 'id' = a.step) AS asked
+       FROM customer_answers a JOIN customer_links l ON l.id = a.link_id LEFT JOIN people p ON p.id = a.decided_by
+      WHERE l.job_id = $1 ORDER BY a.came_at`,
+    [jobId],
+  );
+  return found.rows;
+}
+
+/** The pictures of a job’s customer that nobody has decided about, by whichever link. */
+export async function picturesOfJob(
+  db: PoolClient,
+  jobId: string,
+): Promise<(CustomerPicture & { readonly linkId: string })[]> {
+  const found = await db.query<CustomerPicture & { linkId: string }>(
+    `SELECT c.id, c.link_id AS "linkId", c.step, c.round FROM customer_pictures c JOIN customer_links l ON l.id = c.link_id
+      WHERE l.job_id = $1 ORDER BY c.came_at, c.id`,
+    [jobId],
+  );
+  return found.rows;
+}
+
 /** Of which round the next answer to a step is, and why it is asked again where it is. */
 export function roundOf(
   answers: readonly Pick<Answer, 'step' | 'state' | 'reason' | 'round'>[],

@@ -25,12 +25,12 @@ import { queueMail } from '../mail/queries';
 import { customerAgainWords, customerWords, type Words } from '../mail/words';
 import { personById } from '../people/queries';
 import {
-  answersOf,
+  answersOfJob,
   decide,
   drawCustomerToken,
   insertLink,
   linkOfJob,
-  picturesOf,
+  picturesOfJob,
   revokeLinks,
   type CustomerLink,
 } from './queries';
@@ -147,14 +147,15 @@ export function jobCustomerRoutes(pool: Pool, mailer: Mailer | undefined): Route
       const answer = await ofJob(request, async (db, asker, jobId) => {
         const { reason } = bodyAs(state === 'again' ? AgainBody : NoteBody, request.body ?? {});
         const id = idParameter(request, 'answerId', 'answer');
-        const link = await linkOfJob(db, jobId);
-        const known = link && (await answersOf(db, link.id)).find((each) => each.id === id);
-        if (!link || !known) throw notFound('answer');
+        const known = (await answersOfJob(db, jobId)).find((each) => each.id === id);
+        if (!known) throw notFound('answer');
         // Decided the same way before, it is decided.
         if (known.state === state) return {};
-        const isDecided = await decide(db, asker.personId, link.id, id, { state, ...(reason ? { reason } : {}) });
+        // By a link that is closed nobody can be asked again.
+        if (state === 'again' && (await openLinkOf(db, jobId)).id !== known.linkId) throw CLOSED;
+        const isDecided = await decide(db, asker.personId, known.linkId, id, { state, ...(reason ? { reason } : {}) });
         if (!isDecided) throw new Problem(409, 'Decided already', 'Somebody has decided about this answer meanwhile.');
-        const asked = link.steps.find((step) => step.id === known.step)?.ask ?? known.step;
+        const asked = known.asked.ask;
         await audit(db, asker, jobId, what, { asked, ...(reason ? { reason } : {}) });
         return {};
       });
@@ -168,11 +169,9 @@ export function jobCustomerRoutes(pool: Pool, mailer: Mailer | undefined): Route
     router.get(`/pictures/:pictureId/${path}`, async (request, response) => {
       const [jobId, id] = [idParameter(request, 'jobId', 'job'), idParameter(request, 'pictureId', 'picture')];
       const bytes = await inFirm(pool, askerOf(request), async (db) => {
-        const link = await linkOfJob(db, jobId);
-        if (!link) return undefined;
         const found = await db.query<{ bytes: Buffer }>(
-          `SELECT ${column} AS bytes FROM customer_pictures WHERE id = $1 AND link_id = $2`,
-          [id, link.id],
+          `SELECT c.${column} AS bytes FROM customer_pictures c JOIN customer_links l ON l.id = c.link_id WHERE c.id = $1 AND l.job_id = $2`,
+          [id, jobId],
         );
         return found.rows[0]?.bytes;
       });
@@ -183,22 +182,25 @@ export function jobCustomerRoutes(pool: Pool, mailer: Mailer | undefined): Route
   return router;
 }
 
+const CLOSED = new Problem(409, 'The link is closed', 'Make a new one: what came before stays here.');
+
 async function openLinkOf(db: PoolClient, jobId: string): Promise<CustomerLink> {
   const link = await linkOfJob(db, jobId);
-  if (!link || link.revokedAt !== null || link.expiresAt < new Date())
-    throw new Problem(409, 'The link is closed', 'Make a new one: what came before stays here.');
+  if (!link || link.revokedAt !== null || link.expiresAt < new Date()) throw CLOSED;
   return link;
 }
 
-/** The newest link of a job, and everything that came by it. */
+/** The newest link of a job, and everything that came by it and by those before it. */
 async function standing(db: PoolClient, jobId: string): Promise<object> {
   const link = await linkOfJob(db, jobId);
-  if (!link) return { link: null, answers: [] };
-  const pictures = await picturesOf(db, link.id);
-  const answers = (await answersOf(db, link.id)).map((answer) => ({
+  const pictures = await picturesOfJob(db, jobId);
+  const answers = (await answersOfJob(db, jobId)).map((answer) => ({
     ...answer,
-    pictures: pictures.filter(({ step, round }) => step === answer.step && round === answer.round).map(({ id }) => id),
+    pictures: pictures
+      .filter(({ linkId, step, round }) => linkId === answer.linkId && step === answer.step && round === answer.round)
+      .map(({ id }) => id),
   }));
+  if (!link) return { link: null, answers };
   const { id, steps, madeBy, madeAt, expiresAt, revokedAt, openedAt, doneAt } = link;
   return { link: { id, steps, madeBy, madeAt, expiresAt, revokedAt, openedAt, doneAt }, answers };
 }

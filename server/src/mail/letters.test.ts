@@ -3,7 +3,8 @@ import type { Agent } from 'supertest';
 import { startMail, type MailStandIn } from '../../../standins/mail/service';
 import { makeJob, signAsItStands, testBench, type MadeJob, type TestBench } from '../testing/bench';
 import { mailerFrom } from './mailer';
-import { askForReminders, remind } from './reminders';
+import { askHourly } from '../tasks/hourly';
+import { remind } from './reminders';
 
 let bench: TestBench;
 let mail: MailStandIn;
@@ -176,7 +177,7 @@ describe('reminders', () => {
       .post(`/api/instruments/${randomUUID()}`)
       .send({ name: 'Clamp', serial: 'S-2', calibrationDue: '2020-01-01', retired: false })
       .expect(201);
-    await askForReminders(bench.app);
+    await askHourly(bench.app);
     await work();
     expect(mail.mails.filter(({ subject }) => subject === 'A calibration is due').map(({ to }) => to)).toContain(
       'anna@a.example',

@@ -4,7 +4,6 @@ import type { Pool, PoolClient } from 'pg';
 import { inFirm } from '../db/firm-scope';
 import { termsOf } from '../firm/queries';
 import { jobNumber } from '../jobs/numbers';
-import { askFor } from '../tasks/queue';
 import type { Mailer } from './mailer';
 import { queueMail } from './queries';
 import { answeredWords, calibrationWords, clockWords } from './words';
@@ -14,16 +13,6 @@ const CLOCKS = ['reply', 'chase', 'notice'] as const;
 type Reminded = (typeof CLOCKS)[number];
 const NOTICE_DAYS = 2;
 const CALIBRATION_DAYS = 14;
-
-/** Asks every firm to be looked through for what somebody is to be reminded of, and for what it has kept long enough. */
-export async function askForReminders(pool: Pool): Promise<void> {
-  const firms = await pool.query<{ firmId: string }>('SELECT firms_to_remind AS "firmId" FROM firms_to_remind()');
-  for (const firm of firms.rows)
-    await inFirm(pool, firm, async (db) => {
-      await askFor(db, firm, 'remind', firm.firmId);
-      await askFor(db, firm, 'retain', firm.firmId);
-    });
-}
 
 /** Writes the reminders that are due in a firm and have not been written: to whoever has the job, or the supervisors. Drafts, where the firm sends none. */
 export async function remind(

@@ -2,7 +2,7 @@ import { Readable } from 'node:stream';
 import type { Pool, PoolClient } from 'pg';
 import { ZipFile } from 'yazl';
 import { auditOfJob } from '../audit/queries';
-import { answersOf, linkOfJob, picturesOf } from '../customer/queries';
+import { answersOfJob, picturesOfJob } from '../customer/queries';
 import { bytesOf } from '../db/bytes';
 import { inFirm, type Actor } from '../db/firm-scope';
 import { eventsOf } from '../events/queries';
@@ -24,12 +24,10 @@ export async function everythingOf(
   const told = await inFirm(pool, asker, async (db) => {
     const head = await headOf(db, jobId);
     if (!head) return undefined;
-    const link = await linkOfJob(db, jobId);
     return {
       head,
-      link,
-      answers: link ? await answersOf(db, link.id) : [],
-      pictures: link ? await picturesOf(db, link.id) : [],
+      answers: await answersOfJob(db, jobId),
+      pictures: await picturesOfJob(db, jobId),
       revisions: (
         await db.query('SELECT seq, made_at AS "madeAt", changes FROM revisions WHERE job_id = $1 ORDER BY seq', [
           jobId,
@@ -72,7 +70,7 @@ export async function everythingOf(
   zip.addBuffer(json(told.events), 'dates.json');
   zip.addBuffer(json(told.mails), 'mails.json');
   zip.addBuffer(json(told.record), 'record.json');
-  zip.addBuffer(json({ asked: told.link?.steps ?? [], answers: told.answers }), 'customer/answers.json');
+  zip.addBuffer(json(told.answers), 'customer/answers.json');
   for (const [at, { id, step }] of told.pictures.entries())
     later(`customer/${pictureFileName(at, step)}`, (db) => quarantined(db, id));
   for (const [at, photo] of told.head.survey.photos.entries())

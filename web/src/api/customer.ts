@@ -20,7 +20,10 @@ export interface CustomerLink {
 /** What the customer answered in one step, and what is decided about it. */
 export interface CustomerReply {
   readonly id: string;
+  readonly linkId: string;
   readonly step: string;
+  /** What was asked, in the words it was asked in. */
+  readonly asked: SentStep;
   readonly round: number;
   readonly says: CustomerSays;
   readonly cameAt: string;
@@ -31,6 +34,7 @@ export interface CustomerReply {
 }
 
 export interface FromCustomer {
+  /** The newest; answers came by it and by those before it. */
   readonly link: CustomerLink | null;
   readonly answers: readonly CustomerReply[];
   /** Whether the server sends mail. */

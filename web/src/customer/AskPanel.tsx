@@ -11,7 +11,7 @@ import { Notice } from '../kit/Notice';
 import { NumberInput } from '../kit/NumberInput';
 import { Panel, Row } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 import { useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 import { isOpen } from './customer-words';

@@ -7,7 +7,7 @@ import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 import { useSurvey } from '../survey/SurveyContext';
 
 /** What is kept of the customer: all of it as a file for whoever asks for it, and erased. Erasing is asked twice, by typing the job’s number. */

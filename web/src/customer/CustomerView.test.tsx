@@ -7,8 +7,15 @@ import type { CustomerReply, FromCustomer } from '../api/customer';
 import { atSurvey } from '../testing/at-survey';
 import { fakeServer, type Asked } from '../testing/fake-server';
 
+const asked = (step: string) => {
+  const found = CUSTOMER_STEPS.find(({ id }) => id === step);
+  if (!found) throw new Error(step);
+  return found;
+};
 const reply = (more: Partial<CustomerReply>): CustomerReply => ({
   id: 'r1',
+  linkId: 'l1',
+  asked: asked(more.step ?? 'shower'),
   step: 'shower',
   round: 1,
   says: { choice: '1' },
@@ -75,6 +82,14 @@ describe('what came from the customer', () => {
     });
     expect(store.get().survey.loads).toEqual([]);
     expect(await screen.findByText(/1 asked again and not back yet/)).toBeTruthy();
+  });
+
+  it('by a link before this one is still there to be reviewed, and not to be asked again', async () => {
+    fakeServer(() => from([reply({ linkId: 'l0' })]));
+    await atSurvey('customer', { survey: survey(), fetch: globalThis.fetch });
+    expect(await screen.findByRole('button', { name: 'Take it into the survey' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Ask again …' })).toBeNull();
+    expect(screen.getByText(/; 0 came\./)).toBeTruthy();
   });
 
   it('of danger is told at once, with whom to ring', async () => {

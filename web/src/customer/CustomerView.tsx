@@ -3,10 +3,11 @@ import { customerAddress, useCustomer, type FromCustomer } from '../api/customer
 import { Waiting } from '../app/Waiting';
 import { Notice } from '../kit/Notice';
 import { Stack } from '../kit/Panel';
-import { LinkToHandOver } from '../people/LinkToHandOver';
+import { LinkToHandOver } from '../kit/LinkToHandOver';
 import { useSurvey } from '../survey/SurveyContext';
 import { AskPanel } from './AskPanel';
 import { CustomerDataPanel } from './CustomerDataPanel';
+import { isOpen } from './customer-words';
 import { DecidedPanel } from './DecidedPanel';
 import { LinkPanel } from './LinkPanel';
 import { ReplyPanel } from './ReplyPanel';
@@ -48,7 +49,7 @@ export default function CustomerView() {
         <ReplyPanel
           key={reply.id}
           reply={reply}
-          step={data?.link?.steps.find(({ id }) => id === reply.step)}
+          canAskAgain={data?.link != null && data.link.id === reply.linkId && isOpen(data.link)}
           onAct={act}
         />
       ))}

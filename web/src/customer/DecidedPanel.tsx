@@ -16,19 +16,16 @@ export function DecidedPanel({ from }: { readonly from: FromCustomer }) {
   return (
     <More label={`Decided: ${decided.length}`}>
       <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
-        {decided.map(({ id, step, says, state, reason, decidedBy }) => {
-          const asked = from.link?.steps.find((each) => each.id === step);
-          return (
-            <li key={id} style={{ margin: '0.5rem 0', overflowWrap: 'anywhere' }}>
-              {asked?.ask ?? step} <strong>{saysWords(asked ?? {}, says, 0) || 'Photographs'}</strong>
-              <br />
-              <span className="quiet">
-                {STATE_WORDS[state]} by {decidedBy ?? 'somebody'}
-                {reason === null ? '' : `: ${reason}`}
-              </span>
-            </li>
-          );
-        })}
+        {decided.map(({ id, asked, says, state, reason, decidedBy }) => (
+          <li key={id} style={{ margin: '0.5rem 0', overflowWrap: 'anywhere' }}>
+            {asked.ask} <strong>{saysWords(asked, says, 0) || 'Photographs'}</strong>
+            <br />
+            <span className="quiet">
+              {STATE_WORDS[state]} by {decidedBy ?? 'somebody'}
+              {reason === null ? '' : `: ${reason}`}
+            </span>
+          </li>
+        ))}
       </ul>
     </More>
   );

@@ -3,7 +3,7 @@ import { anotherLink, revokeCustomer, type CustomerLink, type FromCustomer } fro
 import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row } from '../kit/Panel';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 import { useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 import { isOpen } from './customer-words';
@@ -31,11 +31,12 @@ export function LinkPanel({
   const { isBusy, problem, submit } = useSubmit();
   const [isMailed, setMailed] = useState(false);
   const open = isOpen(link);
+  const answers = from.answers.filter(({ linkId }) => linkId === link.id);
   const came = link.steps.filter(({ id }) =>
-    from.answers.some(({ step, state }) => step === id && state !== 'again'),
+    answers.some(({ step, state }) => step === id && state !== 'again'),
   ).length;
   const askedAgain = link.steps.filter(({ id }) => {
-    const of = from.answers.filter(({ step }) => step === id);
+    const of = answers.filter(({ step }) => step === id);
     return of.length > 0 && of.every(({ state }) => state === 'again');
   }).length;
   const email = survey.place.customerEmail;

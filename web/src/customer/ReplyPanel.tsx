@@ -4,7 +4,7 @@ import { effectsOf, subjectOf, takeAnswer, type CustomerAnswer } from '@keen-gau
 import { Check, RotateCcw } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { customerPictureUrl, decideAnswer, type CustomerReply, type SentStep } from '../api/customer';
+import { customerPictureUrl, decideAnswer, type CustomerReply } from '../api/customer';
 import { Field } from '../fields/Field';
 import { BareButton, Button, MainButton } from '../kit/Button';
 import { More } from '../kit/More';
@@ -12,7 +12,7 @@ import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { ReadMeterPoint } from '../ocr/ReadMeterPoint';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 import { BoundNumber } from '../stations/bound';
 import { useSet, useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
@@ -41,11 +41,12 @@ const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 /** One answer beside what it would fill: taken, asked again with a reason, or set aside. */
 export function ReplyPanel({
   reply,
-  step,
+  canAskAgain,
   onAct,
 }: {
   readonly reply: CustomerReply;
-  readonly step: SentStep | undefined;
+  /** It came by a link that is still open. */
+  readonly canAskAgain: boolean;
   readonly onAct: Act;
 }) {
   const { job, me, store, survey, uploads } = useSurvey();
@@ -53,8 +54,7 @@ export function ReplyPanel({
   const [isAsking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const { isBusy, problem, submit } = useSubmit();
-  const { id, says, pictures, cameAt, round } = reply;
-  const asked: Pick<SentStep, 'id' | 'ask' | 'choices'> = step ?? { id: reply.step, ask: reply.step };
+  const { id, asked, says, pictures, cameAt, round } = reply;
   const answer: CustomerAnswer = { id, step: asked, says, pictures: pictures.length, at: cameAt };
   const effects = effectsOf(survey, answer);
   const words = saysWords(asked, says, 0) || (pictures.length > 0 ? '' : 'Nothing said');
@@ -180,14 +180,16 @@ export function ReplyPanel({
           <MainButton isDisabled={isBusy} onPress={() => void submit(take)}>
             <Check size={18} aria-hidden /> {effects.length > 0 ? 'Take it into the survey' : 'Take it'}
           </MainButton>
-          <Button
-            isDisabled={isBusy}
-            onPress={() => {
-              setAsking(true);
-            }}
-          >
-            <RotateCcw size={18} aria-hidden /> Ask again …
-          </Button>
+          {canAskAgain && (
+            <Button
+              isDisabled={isBusy}
+              onPress={() => {
+                setAsking(true);
+              }}
+            >
+              <RotateCcw size={18} aria-hidden /> Ask again …
+            </Button>
+          )}
           <BareButton
             isDisabled={isBusy}
             onPress={() => void submit(() => onAct(() => decideAnswer(job.id, id, 'set-aside')))}

@@ -5,7 +5,7 @@ import { MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 
 /** Mails a letter from here, or keeps it as a draft, as the firm has chosen; what was sent stands under Mails. */
 export function MailForm({

@@ -2,7 +2,7 @@ import { sendMail, useMails, type JobMail } from '../api/mails';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row } from '../kit/Panel';
-import { useSubmit } from '../people/use-submit';
+import { useSubmit } from '../api/use-submit';
 
 const STATE_WORDS: Readonly<Record<JobMail['state'], string>> = {
   draft: 'Draft',

@@ -12,7 +12,7 @@ import { TextInput } from '../kit/TextInput';
 import { NewPassword } from './NewPassword';
 import { PasskeysPanel } from './PasskeysPanel';
 import { ROLE_WORDS } from './role-words';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 const Page = styled.main`
   max-width: 44rem;

@@ -11,7 +11,7 @@ import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { NewPassword } from './NewPassword';
 import { OpenPage } from './OpenPage';
-import { refusalWords, useSubmit } from './use-submit';
+import { refusalWords, useSubmit } from '../api/use-submit';
 
 /** Where an invitation or a link to a new password leads. What stands after the # is not sent to the server with the page. */
 export default function LinkPage() {

@@ -5,7 +5,7 @@ import { BareButton, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 /** Asks for a new password by mail; where the server sends none, says who helps instead. */
 export function LostPassword({

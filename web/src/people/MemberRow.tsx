@@ -7,7 +7,7 @@ import { Row, Stack } from '../kit/Panel';
 import { MemberForm } from './MemberForm';
 import type { Act } from './act';
 import { ROLE_WORDS } from './role-words';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 const Line = styled.div`
   padding: 0.5rem 0;

@@ -6,7 +6,7 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 const day = (at: string): string => DAY.format(new Date(at));

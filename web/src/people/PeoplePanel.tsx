@@ -15,12 +15,12 @@ import { BareButton, Button, MainButton } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
-import { LinkToHandOver } from './LinkToHandOver';
+import { LinkToHandOver } from '../kit/LinkToHandOver';
 import { MemberForm } from './MemberForm';
 import { MemberRow } from './MemberRow';
 import type { Act } from './act';
 import { ROLE_WORDS } from './role-words';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 /** A link just made, and whose it is. */
 interface Made {

@@ -10,7 +10,7 @@ import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { NewPassword } from './NewPassword';
 import { OpenPage } from './OpenPage';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 const EMPTY = { code: '', firm: '', name: '', email: '', registration: '', password: '' };
 

@@ -12,7 +12,7 @@ import { Panel, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { LostPassword } from './LostPassword';
 import { OpenPage } from './OpenPage';
-import { useSubmit } from './use-submit';
+import { useSubmit } from '../api/use-submit';
 
 /** Only addresses of our own: a link must not send someone who signs in to another site. */
 function safeNext(next: string | null): string {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { NoAnswer, ServerProblem } from '../api/client';
+import { NoAnswer, ServerProblem } from './client';
 
 /** What a form says of a refusal: the server’s own words, the field’s where it names one. */
 export function refusalWords(failed: unknown): string {

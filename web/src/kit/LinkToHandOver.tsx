@@ -1,7 +1,7 @@
 import { Copy } from 'lucide-react';
 import { useState } from 'react';
-import { Button } from '../kit/Button';
-import { Notice } from '../kit/Notice';
+import { Button } from './Button';
+import { Notice } from './Notice';
 
 /** A link that is shown this once, to be handed over by whoever made it. */
 export function LinkToHandOver({
