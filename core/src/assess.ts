@@ -5,6 +5,7 @@ import type { CircuitFacts } from './circuit/circuit-facts';
 import { circuitFindings } from './circuit/circuit-findings';
 import type { Declared } from './demand/declared';
 import { declarationFindings } from './demand/findings';
+import { goingFindings } from './demand/going-findings';
 import { measuredFindings } from './demand/measured/verdict';
 import { worstPhase } from './demand/per-phase';
 import { readingAgainstDemand } from './demand/readings-against';
@@ -167,19 +168,26 @@ function intakeOf({ survey, rules, tree, fuses }: Given & { readonly tree: Suppl
 /** What circuits and feeders are judged from beside the survey and its rules. */
 function whatCircuitsCarry({
   tree,
-  demand: { phases, loads, declared, byLists },
+  demand: { phases, loads, countedAnywhere, stayingAnywhere, declared, byLists },
   limited: { held, own },
 }: {
   readonly tree: SupplyTree;
   readonly demand: SupplyDemand;
   readonly limited: Limited;
 }): Omit<CircuitFacts, 'survey' | 'rules'> {
+  const stays = new Set(stayingAnywhere.map(({ id }) => id));
+  const gone = new Set(countedAnywhere.flatMap(({ id }) => (stays.has(id) ? [] : [id])));
   return {
     tree,
     phases,
     limiterHolds: held,
     nodes: new Map(own.map((node) => [node.id, node])),
-    uncountedA: uncountedAtFeeders(tree, loads, declared.lists, byLists),
+    uncountedA: uncountedAtFeeders(
+      tree,
+      countedAnywhere === stayingAnywhere ? loads : loads.filter(({ id }) => !gone.has(id)),
+      declared.lists,
+      byLists,
+    ),
   };
 }
 
@@ -221,6 +229,7 @@ const FINDERS: readonly (readonly [string, (known: Known) => readonly Statement[
   ['found: measured', ({ survey, measured, rules }) => measuredFindings(survey, measured, rules)],
   ['found: declaration', ({ survey, connected }) => declarationFindings(survey, connected)],
   ['found: declared', ({ declared }) => declared.findings],
+  ['found: going', ({ survey, tree, declared }) => goingFindings(survey, tree, declared)],
   ['found: readings against demand', ({ survey, tree, nodes }) => readingAgainstDemand(survey, tree, nodes)],
   ['found: sources', ({ survey, tree }) => sourceFindings(survey, tree)],
   ['found: chargers', ({ survey, rules, tree }) => chargerFindings(survey, rules, tree)],

@@ -9,6 +9,7 @@ import { circuitStart } from './charger-circuit';
 import type { CircuitFacts } from './circuit-facts';
 import { dataLinkFindings } from './data-link';
 import { positionFindings } from './position';
+import { reuseFindings } from './reuse';
 import { flowBackFindings, rcdFindings } from '../protection/rcd-choice';
 import { rcdsAbove } from '../protection/rcds-above';
 import { LIMIT_NAMES, type Limit, type SizeVerdict } from '../cable/size';
@@ -20,6 +21,7 @@ export function circuitFindings(proposal: Proposal, assessed: CircuitAssessment,
   return [
     ...(isCharger(proposal) ? rcdFindings(proposal, facts) : flowBackFindings(proposal)),
     ...deviceFindings(assessed),
+    ...reuseFindings(proposal, facts),
     ...cableFindings(proposal, assessed, facts),
     ...boardWayFindings(proposal, facts),
     ...surgeFindings(facts.survey, proposal, facts.rules),

@@ -7,6 +7,7 @@ import type { Load } from '../survey/load';
 import type { Survey } from '../survey/survey';
 import type { ListBasis, LoadPhase, Phase, Premises } from '../survey/words/words';
 import { nodeOf } from '../tree/sets-below';
+import { isGoing } from '../tree/going';
 import { hangsFrom, phaseAt, type SupplyTree } from '../tree/supply-tree';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from './connected';
 import { declaredDemand, withWhole, type Declared, type Reckon } from './declared';
@@ -25,6 +26,8 @@ export interface SupplyDemand {
   /** Those of them that count in the basis used, and every load of the survey that does. */
   readonly counted: readonly Connected[];
   readonly countedAnywhere: readonly Connected[];
+  /** The same without what the work takes away. Nothing is taken off a measurement: nobody knows how much of it that was. */
+  readonly stayingAnywhere: readonly Connected[];
   /** Loads that count in the other basis only, and that nothing listed in this one stands for. */
   readonly leftOut: readonly Connected[];
   readonly proposed: readonly Connected[];
@@ -86,6 +89,17 @@ export function supplyDemand({ survey, rules, tree }: Given, { step, same }: Ste
   const reckoner = step('demand with the whole', { byLists, counted, whole }, (facts) =>
     withWhole(facts.byLists, facts.counted, facts.whole),
   );
+  const countedAnywhere =
+    connected === loads ? counted : step('counted anywhere', { loads, lists }, (all) => inBasis(all.loads, all.lists));
+  const going = step('going', { loads: survey.loads, whole }, goingIds);
+  const stays = (name: string, all: readonly Connected[]): readonly Connected[] =>
+    going === NONE
+      ? all
+      : same(
+          name,
+          all.filter(({ id }) => !going.has(id)),
+        );
+  const stayingAnywhere = stays('staying anywhere', countedAnywhere);
   const known = step('what is missing', { phases, connected, lists, whole }, missingOf);
   const unsized = ofSupply.some(({ currentA }) => currentA === null)
     ? 'The rating of the new equipment is not known.'
@@ -93,7 +107,16 @@ export function supplyDemand({ survey, rules, tree }: Given, { step, same }: Ste
   const shortfall = known.shortfall ?? unsized;
   const figures = step(
     'demand in all',
-    { counted, ofSupply, reckoner, whole, gap: known.gap, shortfall: known.shortfall, after: shortfall },
+    {
+      counted,
+      staying: stays('staying', counted),
+      ofSupply,
+      reckoner,
+      whole,
+      gap: known.gap,
+      shortfall: known.shortfall,
+      after: shortfall,
+    },
     inAll,
   );
   return {
@@ -106,10 +129,8 @@ export function supplyDemand({ survey, rules, tree }: Given, { step, same }: Ste
     loads,
     connected,
     counted,
-    countedAnywhere:
-      connected === loads
-        ? counted
-        : step('counted anywhere', { loads, lists }, (all) => inBasis(all.loads, all.lists)),
+    countedAnywhere,
+    stayingAnywhere,
     leftOut: step('left out', { loads, lists }, (all) => leftOutOf(all.loads, all.lists)),
     proposed,
     measured,
@@ -142,9 +163,21 @@ function missingOf({
   };
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
+/** The loads that go, as far as they can be taken off: of a measurement of the whole none can. */
+function goingIds({
+  loads,
+  whole,
+}: Pick<Declared, 'whole'> & { readonly loads: readonly Load[] }): ReadonlySet<string> {
+  const going = loads.filter(isGoing);
+  return going.length === 0 || Object.keys(whole).length > 0 ? NONE : new Set(going.map(({ id }) => id));
+}
+
 /** The demand of the whole supply on each phase, now and after the work. */
 function inAll({
   counted,
+  staying,
   ofSupply,
   reckoner,
   whole,
@@ -153,6 +186,7 @@ function inAll({
   after,
 }: {
   readonly counted: readonly Connected[];
+  readonly staying: readonly Connected[];
   readonly ofSupply: readonly Connected[];
   readonly reckoner: Reckon;
   readonly whole: Declared['whole'];
@@ -160,7 +194,7 @@ function inAll({
   readonly shortfall: string | undefined;
   readonly after: string | undefined;
 }): Pick<SupplyDemand, 'before' | 'afterUnmanaged' | 'oneLineBefore' | 'oneLineAfter'> {
-  const all = [...counted, ...ofSupply];
+  const all = [...staying, ...ofSupply];
   return {
     before: perPhase(reckoner(counted), 'MD now', gap, shortfall),
     afterUnmanaged: perPhase(reckoner(all), 'MD after', gap, after),

@@ -1,6 +1,7 @@
 /** Outbuilding feeders: what feeds them, what they carry, and what may be done for a charger at their far end. */
 import { chargerLimitA } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
+import { staying } from '../tree/going';
 import { nodeOf } from '../tree/sets-below';
 import { hangsFrom, type TreeNode } from '../tree/supply-tree';
 import { exceeds, figure, given, unknownFigure, written, type Figure, type Worked } from '../worked';
@@ -121,7 +122,7 @@ function questionsOf(
   const { ratingA, cable } = node;
   const drop = dropTo(here, facts);
   const largest = facts.rules.circuit.largestDropPercent.value;
-  const others = facts.survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(facts.tree, nodeId), here));
+  const others = staying(facts.survey.loads).filter(({ nodeId }) => hangsFrom(nodeOf(facts.tree, nodeId), here));
   const unsized = others.some(({ powerW, currentA, apparentVA }) => (powerW ?? currentA ?? apparentVA) === undefined);
   return [
     {

@@ -2,6 +2,16 @@ import { Id, OneOf, Quantities, Quantity, RequiredText, SomeOf, Text, YesNo } fr
 import { PEN_DETECTIONS, type PenDetection } from '../survey/words/earthing-words';
 import { CLAMP_LINKS, type ClampLink } from '../survey/words/circuit-words';
 import type { Proposal } from '../survey/proposal';
+import {
+  LOCKS,
+  OUTLETS,
+  SURFACES,
+  TALKS,
+  type Lock,
+  type Outlet,
+  type Surface,
+  type Talk,
+} from '../survey/words/works-words';
 import { ANSWERS, RCD_TYPES, type Answer, type RcdType } from '../survey/words/words';
 
 /** A kind of charging equipment as a firm knows it: what a survey is filled in from, so that nobody types it again. */
@@ -26,6 +36,36 @@ export class EquipmentProfile {
   @OneOf(ANSWERS) typeTested?: Answer;
   @Text(60) registerReference?: string;
   @OneOf(ANSWERS) canExport?: Answer;
+  /** A clamp comes with it. */
+  @OneOf(ANSWERS) clampIncluded?: Answer;
+  /** Longest lead of a wired clamp. */
+  @Quantity('m', 0, 1000) clampReachM?: number;
+  @OneOf(OUTLETS) outlet?: Outlet;
+  /** Of a tethered lead. */
+  @Quantity('m', 0, 100) leadM?: number;
+  /** Its ways of talking to the network; none where it has none. */
+  @SomeOf(TALKS) talks?: Talk[];
+  @SomeOf(LOCKS) locks?: Lock[];
+  /** Does its meter do for billing? */
+  @OneOf(ANSWERS) metersForBilling?: Answer;
+  /** Does it time charging by the tariff itself? */
+  @OneOf(ANSWERS) timesByTariff?: Answer;
+  @OneOf(ANSWERS) followsGeneration?: Answer;
+  /** Where its maker lets it hang. */
+  @OneOf(ANSWERS) mayHangInSun?: Answer;
+  @OneOf(ANSWERS) mayHangInWeather?: Answer;
+  @OneOf(ANSWERS) mayStandOnPost?: Answer;
+  /** Surfaces it may be fixed to; left out, not known. */
+  @SomeOf(SURFACES) fixesTo?: Surface[];
+  @Quantity('m', 0, 10) leastHeightM?: number;
+  @Quantity('m', 0, 10) mostHeightM?: number;
+  /** For whoever fits it: conductors its terminals take, torque, how they are prepared, its cable entry, how its setting is made. */
+  @Quantity('mm²', 0.5, 1000) largestMm2?: number;
+  @Quantity('N·m', 0, 100) torqueNm?: number;
+  @Quantity('mm', 0, 100) stripMm?: number;
+  @Text(200) preparation?: string;
+  @Text(60) cableEntry?: string;
+  @Text(200) settingMade?: string;
   /** Kept for the surveys filled in from it, and offered no more. */
   @YesNo() retired?: boolean;
 }
@@ -92,6 +132,8 @@ export function withProfile(proposal: Proposal, profile: EquipmentProfile): Prop
   return {
     ...kept,
     profile: name,
+    profileId: profile.id,
+    ...(profile.leadM === undefined ? {} : { position: { ...proposal.position, leadM: profile.leadM } }),
     ...given({
       ratedA,
       phases,

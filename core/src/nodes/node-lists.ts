@@ -22,11 +22,17 @@ const NOTHING: readonly Connected[] = [];
 /** The lists below every node of the tree: folds over the sets of loads that hang from each. */
 export function nodeLists(
   tree: SupplyTree,
-  { countedAnywhere: counted, proposed, leftOut }: Pick<SupplyDemand, 'countedAnywhere' | 'proposed' | 'leftOut'>,
+  {
+    countedAnywhere: counted,
+    stayingAnywhere: staying,
+    proposed,
+    leftOut,
+  }: Pick<SupplyDemand, 'countedAnywhere' | 'stayingAnywhere' | 'proposed' | 'leftOut'>,
   limit: ClampLimit | null,
   { same }: Pick<Steps, 'same'>,
 ): (here: TreeNode) => NodeLists {
-  const everything = [...counted, ...proposed];
+  const everything = [...staying, ...proposed];
+  const goes = staying !== counted;
   const managed = new Set(limit?.chargers.map((each) => each.proposal.id));
   const below = (name: string, loads: readonly Connected[]): ((id: string) => readonly Connected[]) => {
     if (loads.length === 0) return () => NOTHING;
@@ -47,8 +53,8 @@ export function nodeLists(
   const out = below('left out', leftOut);
   return ({ node: { id } }) => ({
     before: before(id),
-    // Where nothing is added the very list of before serves, and with it the demand already found.
-    after: added(id).length > 0 ? together(id) : before(id),
+    // Where nothing is added or taken away the very list of before serves, and with it the demand already found.
+    after: goes || added(id).length > 0 ? together(id) : before(id),
     leavesOut: out(id).length > 0,
     others: others(id),
     held: held(id),

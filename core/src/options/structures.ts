@@ -86,6 +86,7 @@ function newFeeder(survey: Survey, rules: Rules): Draft | null {
             sizeMm2: anew.sizeMm2,
             laid: 'buried',
             cpc: 'core',
+            planned: true,
           } as const;
           return { ...rest, ratingA: anew.deviceA, cable };
         }),

@@ -2,7 +2,9 @@ import { clampsOf } from '../management/limiter';
 import type { Assessment } from '../assessment';
 import { answerWords } from '../grounds/verdict';
 import { exportTotal } from '../route/export';
+import { replacementWords } from '../route/replacement';
 import { HARMONICS_NAMES, isCharger, isGeneration, KIND_NAMES } from '../survey/words/kinds';
+import { CABLE_LOOK_NAMES } from '../survey/words/works-words';
 import { isUpgradeOnly, type Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
@@ -19,7 +21,7 @@ const ANSWER_WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', u
 export function equipmentSection(
   proposal: Proposal,
   survey: Survey,
-  { earthing: assessed, demand }: Assessment,
+  { earthing: assessed, demand, route }: Assessment,
 ): Section {
   const { earthing, supply } = survey;
   const called = proposal.label ?? KIND_NAMES[proposal.kind].toLowerCase();
@@ -39,6 +41,12 @@ export function equipmentSection(
         amperes(proposal.ratedA),
         proposal.phases === 3 ? 'on each of three phases' : lineWords(proposal, survey),
       ),
+      ...route.replaces
+        .filter(({ proposalId }) => proposalId === proposal.id)
+        .map((each) => rowOf('replaces', each.loadId, 'Replaces', each.goes, replacementWords(each))),
+      ...(proposal.reuse?.used
+        ? [row('circuit-used-again', 'Circuit', 'The old circuit is used again', reuseWords(proposal))]
+        : []),
       row(
         'on-the-type-tested-register',
         'On the type-tested register',
@@ -82,6 +90,18 @@ export function equipmentSection(
         : []),
     ],
   };
+}
+
+/** What was seen of the old circuit. */
+function reuseWords({ reuse = {} }: Proposal): string {
+  return [
+    reuse.look === undefined ? 'not looked at yet' : CABLE_LOOK_NAMES[reuse.look].toLowerCase(),
+    reuse.damage,
+    reuse.cores === undefined ? undefined : `${reuse.cores} conductors`,
+    reuse.insulationMOhm === undefined ? undefined : `insulation ${reuse.insulationMOhm} MΩ`,
+  ]
+    .filter(Boolean)
+    .join('; ');
 }
 
 /** Every clamp of a limiter by the part it sits on, with what it is held to; the name is left out where it is not known. */

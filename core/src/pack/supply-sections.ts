@@ -8,6 +8,8 @@ import type { SupplyNode } from '../survey/supply';
 import type { Load } from '../survey/load';
 import { CLASS_NAMES } from '../demand/maximum-demand';
 import { GENERATION_NAMES, type LoadClass, nodeName } from '../survey/words/words';
+import { LOAD_FATE_NAMES } from '../survey/words/works-words';
+import { isGoing } from '../tree/going';
 import { figureText, NOT_KNOWN, phasesText, row, rowOf, type Row, type Section } from './rows';
 
 /** What is there: the fuse and how it is known, the chain behind it, loop, condition, earthing. */
@@ -68,7 +70,7 @@ export function supplySection(survey: Survey, { supply, nodes }: Assessment): Se
 }
 
 /** Generation, chargers and heat pumps that are there already, each by name: operators ask for them whatever is new. */
-export function thereSection({ generation, loads }: Survey): Section {
+export function thereSection({ generation, loads, supply }: Survey): Section {
   const names = (kind: LoadClass): string => {
     const found = loads.filter((load) => load.class === kind);
     return found.length === 0 ? 'None among the loads listed' : found.map(loadWords).join('; ');
@@ -87,6 +89,14 @@ export function thereSection({ generation, loads }: Survey): Section {
       ),
       row('vehicle-chargers', 'Vehicle chargers', names('ev-charging')),
       row('heat-pumps', 'Heat pumps', names('heat-pump')),
+      ...loads
+        .filter(isGoing)
+        .map((load) =>
+          rowOf('goes-away', load.id, 'Goes with this work', loadWords(load), load.fate && LOAD_FATE_NAMES[load.fate]),
+        ),
+      ...supply.nodes
+        .filter(({ goes }) => goes)
+        .map((node) => rowOf('goes-away', node.id, 'Goes with this work', nodeName(node), 'taken out')),
     ],
   };
 }

@@ -7,6 +7,7 @@ import { flowsBack, rcdGaps } from '../protection/rcd-choice';
 import { rcdsAbove } from '../protection/rcds-above';
 import { surgeGap } from '../protection/surge';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
+import { reuseGaps } from '../circuit/reuse';
 import { equipmentName, isCharger } from '../survey/words/kinds';
 import type { Proposal } from '../survey/proposal';
 import { RCD_TYPES } from '../survey/words/words';
@@ -40,6 +41,11 @@ const surge = {
   on: 'workmanship',
   why: 'Surge protection is offered by default; leaving it out is the owner’s decision.',
 } as const;
+
+/** The old circuit as it turns out to be. */
+const withReuse =
+  (seen: Partial<NonNullable<Proposal['reuse']>>) =>
+  (proposal: Proposal): Proposal => ({ ...proposal, reuse: { ...proposal.reuse, ...seen } });
 
 const unanswered = (answer: string | undefined): boolean => answer === undefined || answer === 'unknown';
 
@@ -370,5 +376,57 @@ export const CIRCUIT_QUESTIONS: readonly QuestionEntry[] = [
         }
       );
     }),
+  },
+  {
+    ...about,
+    id: 'reused-cable-not-looked',
+    stop: 'route',
+    field: 'proposals.reuse.look',
+    why: 'A cable that was good once may be chafed, cut or crushed since.',
+    photo: 'The old cable along its way, and its ends',
+    open: ofEach(
+      (proposal, { label }) =>
+        reuseGaps(proposal).includes('look') && {
+          title: `${label}: is the old cable sound all the way?`,
+          remedy: 'Look along the whole of it. What cannot be seen is not known to be sound.',
+          answers: [
+            { says: 'Sound all the way', change: onProposal(proposal.id, withReuse({ look: 'sound' })) },
+            { says: 'Damaged', change: onProposal(proposal.id, withReuse({ look: 'damaged' })) },
+          ],
+        },
+    ),
+  },
+  {
+    ...about,
+    id: 'reused-cores-not-known',
+    stop: 'route',
+    field: 'proposals.reuse.cores',
+    why: 'The equipment needs its lines, a neutral and a protective conductor.',
+    open: ofEach(
+      (proposal, { label }) =>
+        reuseGaps(proposal).includes('cores') && {
+          title: `${label}: how many conductors has the old cable?`,
+          remedy: 'Count them at an open end; the armour is not one.',
+          answers: [3, 5].map((cores) => ({
+            says: String(cores),
+            change: onProposal(proposal.id, withReuse({ cores })),
+          })),
+        },
+    ),
+  },
+  {
+    ...about,
+    id: 'reused-insulation-not-measured',
+    stop: 'part',
+    field: 'proposals.reuse.insulationMOhm',
+    why: 'Insulation that has aged or been wet shows nothing outside.',
+    open: ofEach(
+      (proposal, { label }, { rules }) =>
+        reuseGaps(proposal).includes('insulation') && {
+          title: `${label}: what is the old cable’s insulation resistance?`,
+          remedy: `Isolate it and measure at 500 V: at least ${rules.circuit.leastInsulationMOhm.value} MΩ. Record the least reading.`,
+          source: rules.circuit.leastInsulationMOhm.source,
+        },
+    ),
   },
 ];

@@ -379,4 +379,26 @@ export const LOAD_QUESTIONS: readonly QuestionEntry[] = [
         }));
     },
   },
+  {
+    ...about,
+    id: 'replaced-notified-not-known',
+    stop: 'desk',
+    askOf: 'customer',
+    on: 'workmanship',
+    ownUse: true,
+    field: 'loads.notified',
+    why: 'A notice of a replacement names equipment that the operator knows; what it never heard of is told of now.',
+    open: ({ survey }) =>
+      survey.loads
+        .filter(({ fate, notified }) => fate === 'replaced' && (notified === undefined || notified === 'unknown'))
+        .map(({ id, label }) => ({
+          subjectId: id,
+          title: `${label ?? 'What is replaced'}: was the operator told of it in its day?`,
+          remedy: 'A letter or certificate of that time, or the operator’s own record.',
+          answers: [
+            { says: 'Yes', change: onLoad(id, { notified: 'yes' }) },
+            { says: 'No', change: onLoad(id, { notified: 'no' }) },
+          ],
+        })),
+  },
 ];

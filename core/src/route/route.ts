@@ -1,4 +1,5 @@
 import { leastShown } from '../rules/rounding';
+import { replacementsOf, type Replacement } from './replacement';
 import type { RouteFacts, Trigger } from './trigger';
 import { triggersOf } from './triggers';
 import { ROUTE_WORDS, type RouteWay } from './ways';
@@ -13,6 +14,8 @@ export interface Route {
   /** Whether the operator has a reason to be asked first; without one, what stands in the way is the firm's own work. */
   readonly operatorFirst: boolean;
   readonly triggers: readonly Trigger[];
+  /** What the new equipment takes the place of: the notice or application says so. */
+  readonly replaces: readonly Replacement[];
   /** The one change that would move the route, or how many there are to make. */
   readonly wouldMove: string;
 }
@@ -23,7 +26,8 @@ export function routeOf(facts: RouteFacts): Route {
   const way = strictest(triggers);
   const operatorFirst = triggers.some(({ ownWork }) => !ownWork);
   const words = way === 'ask-then-fit' && !operatorFirst ? SETTLE_WORDS : ROUTE_WORDS[way];
-  return { way, words, operatorFirst, triggers, wouldMove: wouldMove(way, triggers) };
+  const replaces = replacementsOf(facts.survey, facts.rules);
+  return { way, words, operatorFirst, triggers, replaces, wouldMove: wouldMove(way, triggers) };
 }
 
 function strictest(triggers: readonly Trigger[]): RouteWay {

@@ -11,6 +11,16 @@ import {
   type SurgeDecision,
   type WayPlan,
 } from './words/circuit-words';
+import {
+  CONTAINMENTS,
+  DIGGERS,
+  GROUNDS,
+  SURFACES,
+  type Containment,
+  type Digger,
+  type Surface,
+  type TrenchGround,
+} from './words/works-words';
 import { PEN_DETECTIONS, type PenDetection } from './words/earthing-words';
 import {
   ANSWERS,
@@ -25,8 +35,19 @@ import {
   type RcdType,
 } from './words/words';
 
+/** What the work on one stretch of cable depends on, beside how the cable is laid. */
+export class Laying {
+  @OneOf(SURFACES) fixedTo?: Surface;
+  @OneOf(CONTAINMENTS) containment?: Containment;
+  /** Above the ground or floor one stands on. */
+  @Quantity('m', 0, 30) heightM?: number;
+  /** Buried: what the trench goes through, and who digs it. */
+  @OneOf(GROUNDS) ground?: TrenchGround;
+  @OneOf(DIGGERS) dug?: Digger;
+}
+
 /** One stretch of a route, laid in one way throughout. */
-export class RouteSegment {
+export class RouteSegment extends Laying {
   @Id() id: string;
   @Quantity('m', 0, 5000) lengthM?: number;
   @OneOf(LAID) laid?: Laid;

@@ -1,4 +1,5 @@
 import { Count, Id, OneOf, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import { LOAD_FATES, type LoadFate } from './words/works-words';
 import {
   ANSWERS,
   LOAD_CLASSES,
@@ -50,6 +51,12 @@ export class Load {
   @YesNo() continuous?: boolean;
   /** Taken from a usual set or a usual power, and confirmed by nobody yet. */
   @YesNo() assumed?: boolean;
+  /** What this work does with it; left out, it stays. Demand before counts it, demand after does not. */
+  @OneOf(LOAD_FATES) fate?: LoadFate;
+  /** The new equipment that takes its place. */
+  @Reference() replacedBy?: string;
+  /** Does the operator know of it: was it notified or applied for in its day? */
+  @OneOf(ANSWERS) notified?: Answer;
   /** Standing current in the protective conductor, each. */
   @Quantity('mA', 0, 1000) leakageMa?: number;
 }

@@ -1,4 +1,4 @@
-import { ANSWERS, type Answer } from './words/words';
+import { ANSWERS, LAID, type Answer, type Laid } from './words/words';
 import { BAY_SUPPLIES, CROSSED, type BaySupply, type Crossed } from './words/site-words';
 import { POOL_POLICIES, type PoolPolicy } from './words/pool-words';
 import { Count, Id, ListOf, OneOf, Part, Quantity, Reference, Text, YesNo } from './fields';
@@ -46,6 +46,9 @@ export class PoolDrivers {
 
 /** The cable or bus along a row of bays, as tabulated or as its maker says. */
 export class PoolTrunk {
+  /** As it was found or chosen: what is bought. Of four cores and one for protection. */
+  @Quantity('mm²', 0.5, 1000) sizeMm2?: number;
+  @OneOf(LAID) laid?: Laid;
   @Quantity('mV/A/m', 0.01, 100) mVPerAM?: number;
   @Quantity('A', 1, 5000) capacityA?: number;
   /** Line and protective conductor together, hot. */

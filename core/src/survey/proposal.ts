@@ -1,4 +1,5 @@
 import { Tested } from './after';
+import { Needs, Reuse } from './works';
 import { NewCircuit } from './circuit';
 import { CLAMP_LINKS, type ClampLink } from './words/circuit-words';
 import {
@@ -133,6 +134,8 @@ export class Proposal extends NewCircuit {
   @SomeOf(CLAMP_LINKS) clampLinks?: ClampLink[];
   /** The firm's profile it was filled in from, as it was called then. */
   @Text(100) profile?: string;
+  /** That profile, by which its data, its price and its place on the crew sheet are found. */
+  @Text(64) profileId?: string;
   @OneOf(PHASES) phase?: LoadPhase;
   @Reference('supply.nodes') nodeId?: string;
   @Part(() => Limiter) limiter: Limiter = new Limiter();
@@ -149,6 +152,10 @@ export class Proposal extends NewCircuit {
   @OneOf(PARKING) parking?: Parking;
   @OneOf(OPEN_PEN_METHODS) openPen?: OpenPenMethod;
   @Text(40) interlock?: string;
+  /** What the customer and the place ask of it. */
+  @Part(() => Needs) needs?: Needs;
+  /** Its circuit is one that is there. */
+  @Part(() => Reuse) reuse?: Reuse;
   /** What was seen of its circuit when it was tested. */
   @Part(() => Tested) tested?: Tested;
 }

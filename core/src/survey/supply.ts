@@ -1,4 +1,5 @@
 import { Count, Id, IdOf, ListOf, OneOf, Part, Quantity, Reference, RequiredOneOf, Text, YesNo } from './fields';
+import { Laying } from './circuit';
 import { CPC_KINDS, type CpcKind } from './words/circuit-words';
 import {
   ANSWERS,
@@ -31,7 +32,7 @@ import {
 } from './words/words';
 
 /** The conductors that come into a node from what feeds it; of a device or feeder, the cable it protects. */
-export class Cable {
+export class Cable extends Laying {
   @OneOf(CABLE_TYPES) type?: CableType;
   @Quantity('mm²', 0.5, 1000) sizeMm2?: number;
   @Quantity('m', 0, 5000) lengthM?: number;
@@ -47,6 +48,8 @@ export class Cable {
   @Quantity('mΩ/m', 0, 1000) cpcMOhmPerM?: number;
   /** Are the terminals at both its ends declared for conductors at 90 °C? Otherwise its 70 °C figures are used. */
   @OneOf(ANSWERS) terminalsFor90?: Answer;
+  /** Not there yet: to be laid with this work. */
+  @YesNo() planned?: boolean;
 }
 
 /** What came of one check of a node. Its id is the check's own name, so that a node has one answer a check. */
@@ -96,6 +99,8 @@ export class SupplyNode {
 
   /** Not there yet: to be fitted with this work. */
   @YesNo() planned?: boolean;
+  /** Taken out by this work: what hangs from it goes as well, or needs another place. */
+  @YesNo() goes?: boolean;
 
   /** Board or device: the family its maker names, free text. */
   @Text(100) makersFamily?: string;

@@ -4,6 +4,7 @@ import { ReviewComment } from './comment';
 import { Driver, OptionChoice } from './driver';
 import { Earthing } from './earthing';
 import { ListOf, OneOf, Part, Text } from './fields';
+import { Fit } from './fit';
 import { Generation } from './generation';
 import { Intake } from './intake';
 import { Load } from './load';
@@ -15,9 +16,11 @@ import { Proposal, SupplyRequest } from './proposal';
 import { PutOff } from './put-off';
 import { Reading } from './reading';
 import { Site } from './site';
+import { Stage } from './stage';
 import { Statement } from './statement';
 import { Supply } from './supply';
 import { TrialRecord } from './trial';
+import { MoneyHelp, Works } from './works';
 import { BASES, type Basis } from './words/words';
 
 export const SURVEY_FORMAT = 'keen-gauge-survey';
@@ -55,6 +58,12 @@ export class Survey {
   @Part(() => Pool) pool?: Pool;
   @Part(() => Site) site?: Site;
   @Part(() => OptionChoice) choice?: OptionChoice;
+  /** Steps in time, where it is not all done at once. */
+  @ListOf(() => Stage, 6) stages?: Stage[];
+  /** What the work itself takes, and the lines of its materials that somebody changed. */
+  @Part(() => Works) works?: Works;
+  @Part(() => MoneyHelp) help?: MoneyHelp;
+  @Part(() => Fit) fit?: Fit;
   @ListOf(() => TrialRecord, 50) trials?: TrialRecord[];
   @Part(() => SupplyRequest) request: SupplyRequest = new SupplyRequest();
   @Part(() => AfterJob) after?: AfterJob;

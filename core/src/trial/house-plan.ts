@@ -9,6 +9,7 @@ import type { Load } from '../survey/load';
 import type { Proposal } from '../survey/proposal';
 import type { Survey } from '../survey/survey';
 import { type Phase, nodeName } from '../survey/words/words';
+import { staying } from '../tree/going';
 import { nodeOf, placedOn, setsBelow } from '../tree/sets-below';
 import { hangsFrom, phaseAt, supplyTree, towardsStreet, type SupplyTree, type TreeNode } from '../tree/supply-tree';
 import type { Appliance, Cap } from './appliance';
@@ -71,10 +72,10 @@ export class Sums {
   }
 }
 
-/** Loads below this supply's own fuse; what hangs elsewhere in the building is no part of it. */
+/** Loads that stay below this supply's own fuse; what hangs elsewhere in the building is no part of it. */
 export function ownLoads({ loads, supply }: Survey, tree: SupplyTree, rules: Rules): Connected[] {
   const phases = supplyPhases(supply.phases);
-  return loads
+  return staying(loads)
     .filter(({ nodeId }) => isOwn(nodeId, tree))
     .map((load) => connectedLoad(onItsLine(load, tree), phases, rules));
 }

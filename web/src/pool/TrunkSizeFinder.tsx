@@ -24,6 +24,8 @@ export function TrunkSizeFinder({ taps, limits }: { readonly taps: readonly Tap[
     const { mVPerAM, capacityA, loopOhmPerM } = smallest.conductor;
     const trunk = {
       ...survey.pool.trunk,
+      sizeMm2: smallest.sizeMm2,
+      laid,
       mVPerAM,
       capacityA: Math.floor(capacityA * 10) / 10,
       ...(loopOhmPerM === undefined ? {} : { loopMOhmPerM: Number((loopOhmPerM * 1000).toFixed(3)) }),

@@ -1,3 +1,4 @@
+import { staying } from '../../tree/going';
 import { nodeOf } from '../../tree/sets-below';
 import type { WayPlan } from '../../survey/words/circuit-words';
 import { hangsFrom, protects, below, type TreeNode } from '../../tree/supply-tree';
@@ -34,7 +35,8 @@ export const spareWay: CheckRule = {
         remedy: 'Count them at the board front.',
         field: 'supply.nodes.spareWays',
       };
-    if (node.spareWays > 0) return HOLDS;
+    // What the work takes out frees its way.
+    if (node.spareWays > 0 || here.children.some(({ node: { goes, kind } }) => goes && kind === 'device')) return HOLDS;
     // Whether two circuits can share one is judged with the plan.
     if (sharesWays(here, facts)) return HOLDS;
     return {
@@ -132,7 +134,7 @@ export const boardPlace: CheckRule = {
 /** Standing protective-conductor current below an RCD in mA; null where one of those below has none recorded. */
 function standingLeakage(here: TreeNode, { survey, tree }: CheckFacts): number | null {
   const hung = [
-    ...survey.loads.map((load) => ({ ...load })),
+    ...staying(survey.loads).map((load) => ({ ...load })),
     ...survey.proposals.map((each) => ({ ...each, quantity: 1 })),
   ];
   let total = 0;
@@ -155,9 +157,11 @@ export const rcdShared: CheckRule = {
     here.node.kind === 'rcd' && survey.proposals.some(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)),
   judge: (here, facts) => {
     const { survey, tree, rules } = facts;
-    const loads = survey.loads.filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)).length;
+    const loads = staying(survey.loads).filter(({ nodeId }) => hangsFrom(nodeOf(tree, nodeId), here)).length;
     const way = survey.proposals.map(({ nodeId }) => nodeOf(tree, nodeId));
-    const others = below(here).filter((each) => protects(each) && !way.some((node) => hangsFrom(node, each))).length;
+    const others = below(here).filter(
+      (each) => protects(each) && each.node.goes !== true && !way.some((node) => hangsFrom(node, each)),
+    ).length;
     if (loads + others === 0) return HOLDS;
     const says = 'the new equipment would share this RCD with other circuits';
     const remedy = 'Give it a 30 mA RCD of its own, breaking all live conductors.';

@@ -1,0 +1,56 @@
+/** Kinds of work that take time, each counted in one unit. */
+export const TASKS = [
+  'fit-equipment',
+  'fit-clamp',
+  'run-cable',
+  'run-data',
+  'dig',
+  'lay-in-duct',
+  'drill',
+  'terminate',
+  'fit-device',
+  'fit-board',
+  'change-board',
+  'fit-surge',
+  'tails',
+  'electrode',
+  'bonding',
+  'remove',
+  'furniture',
+  'floor',
+  'decoration',
+  'garden',
+  'test',
+  'commission',
+  'travel',
+] as const;
+export type Task = (typeof TASKS)[number];
+
+/** What a task is called, what it is counted in, and by which words its hours may differ. */
+export const TASK_WORDS: Readonly<
+  Record<Task, { readonly name: string; readonly per: string; readonly by?: 'surface' | 'ground' }>
+> = {
+  'fit-equipment': { name: 'Fit the equipment', per: 'piece' },
+  'fit-clamp': { name: 'Fit a clamp and its lead', per: 'clamp' },
+  'run-cable': { name: 'Run and fix cable', per: 'm', by: 'surface' },
+  'run-data': { name: 'Run a data cable', per: 'm' },
+  dig: { name: 'Dig and fill a trench', per: 'm', by: 'ground' },
+  'lay-in-duct': { name: 'Pull cable through a duct or trench', per: 'm' },
+  drill: { name: 'Drill a wall, each 100 mm', per: '100 mm', by: 'surface' },
+  terminate: { name: 'Terminate a cable', per: 'end' },
+  'fit-device': { name: 'Fit a circuit device', per: 'device' },
+  'fit-board': { name: 'Fit a small board', per: 'board' },
+  'change-board': { name: 'Change a board', per: 'board' },
+  'fit-surge': { name: 'Fit surge protection', per: 'device' },
+  tails: { name: 'Fit tails, split block or isolator', per: 'job' },
+  electrode: { name: 'Drive and connect an electrode', per: 'electrode' },
+  bonding: { name: 'Run a bonding or earthing conductor', per: 'conductor' },
+  remove: { name: 'Take out old equipment', per: 'piece' },
+  furniture: { name: 'Clear a room and put it back', per: 'room' },
+  floor: { name: 'Lift a floor and lay it again', per: 'room' },
+  decoration: { name: 'Make good', per: 'room' },
+  garden: { name: 'Put a garden in order', per: 'place' },
+  test: { name: 'Inspect and test', per: 'circuit' },
+  commission: { name: 'Commission a limiter', per: 'limiter' },
+  travel: { name: 'Travel, there and back', per: 'visit' },
+};
