@@ -37,6 +37,7 @@ export interface QuoteFacts {
   readonly date: string;
   readonly firm: Quote['firm'];
   readonly about: string;
+  /** Ids of photographs of the survey that go with it; one that is not there is left out. */
   readonly pictures?: readonly string[];
 }
 
@@ -93,7 +94,10 @@ export function composeQuote(facts: QuoteFacts): QuoteMade {
     excluded: excluded(choices),
     disruption: disruption(survey),
     conditions: prices.terms.conditions ?? '',
-    pictures: facts.pictures ?? [],
+    pictures: (facts.pictures ?? []).flatMap((id) => {
+      const photo = survey.photos.find((each) => each.id === id);
+      return photo ? [{ id, caption: photo.caption ?? '' }] : [];
+    }),
   };
   return { quote, basis: basisOf(choices), faults: unique(faults) };
 }

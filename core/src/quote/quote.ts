@@ -48,8 +48,8 @@ export interface Quote {
   readonly excluded: readonly string[];
   readonly disruption: readonly string[];
   readonly conditions: string;
-  /** Ids of photographs of the job that go with it. */
-  readonly pictures: readonly string[];
+  /** Photographs of the job that go with it. */
+  readonly pictures: readonly { readonly id: string; readonly caption: string }[];
 }
 
 /** What the firm keeps of a quotation beside its text, and the customer never sees: for learning, ordering and margins. */

@@ -83,6 +83,7 @@ describe('preparing a database', () => {
       '024_passkeys.sql',
       '025_reminders.sql',
       '026_erasure.sql',
+      '027_prices_and_quotations.sql',
     ]);
     await client.end();
   });

@@ -11,5 +11,8 @@ if (!isMainThread && process.platform === 'linux') setPriority(10);
 export { diaryText } from '../calendar/diary-text';
 export { failsUnder } from '../firm/try-rules';
 export { summaryUnder } from '../jobs/summary';
+export { linesOfJobs } from '../orders/lines';
+export { quoteOf } from '../quotations/quote-of';
+export { quotationPdf } from '../quotations/pdf';
 export { makePackFiles } from '../packs/make-files';
 export { pictureOf, printedOf } from '../photos/picture';

@@ -17,6 +17,9 @@ const LANE_OF: Readonly<Record<NameOf, keyof typeof LANES>> = {
   failsUnder: 'documents',
   summaryUnder: 'documents',
   makePackFiles: 'documents',
+  linesOfJobs: 'documents',
+  quoteOf: 'documents',
+  quotationPdf: 'documents',
   pictureOf: 'pictures',
   printedOf: 'pictures',
 };

@@ -11,6 +11,11 @@ import { instrumentRoutes } from '../instruments/routes';
 import { jobRoutes } from '../jobs/routes';
 import { logMappingRoutes, logRoutes } from '../logs/routes';
 import { jobMailRoutes } from '../mail/routes';
+import { lessonRoutes } from '../lessons/routes';
+import { orderRoutes } from '../orders/routes';
+import { priceRoutes } from '../prices/routes';
+import { openQuotationRoutes } from '../quotations/open-routes';
+import { quotationRoutes } from '../quotations/routes';
 import { submissionRoutes } from '../operator/routes';
 import { jobPackRoutes, packRoutes } from '../packs/routes';
 import { customerRoutes } from '../customer/open-routes';
@@ -45,6 +50,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/session', open: true, router: sessionRoutes(pool, log, metrics) },
     { path: '/access', open: true, router: accessRoutes(pool, parts.mailer) },
     { path: '/customer', open: true, router: customerRoutes(pool, parts.mailer) },
+    { path: '/quotation', open: true, router: openQuotationRoutes(pool, parts.mailer) },
     { path: '/reports', open: true, router: reportRoutes(pool, log, metrics) },
     { path: '/feed', open: true, router: feedRoutes(pool) },
     { path: '/me/passkeys', router: myPasskeyRoutes(pool) },
@@ -53,6 +59,7 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/jobs/:jobId/customer', router: jobCustomerRoutes(pool, parts.mailer) },
     { path: '/jobs/:jobId/customer-data', router: privacyRoutes(pool) },
     { path: '/jobs/:jobId/mails', router: jobMailRoutes(pool, parts.mailer) },
+    { path: '/jobs/:jobId/quotations', router: quotationRoutes(pool, parts.mailer) },
     { path: '/jobs/:jobId/packs', router: jobPackRoutes(pool) },
     { path: '/jobs/:jobId/uploads', router: uploadRoutes(pool, log) },
     { path: '/jobs/:jobId/photos', router: photoRoutes(pool) },
@@ -70,6 +77,9 @@ export function apiMounts(parts: AppParts): Mount[] {
     { path: '/firm/people', router: memberRoutes(pool, parts.mailer) },
     { path: '/firm/rules', router: ruleRoutes(pool) },
     { path: '/firm/tasks', router: taskRoutes(pool) },
+    { path: '/firm/lessons', router: lessonRoutes(pool) },
+    { path: '/firm/order', router: orderRoutes(pool) },
+    { path: '/firm', router: priceRoutes(pool) },
     { path: '/firm', router: firmRoutes(pool) },
     { path: '/instruments', router: instrumentRoutes(pool) },
     { path: '/jobs', router: jobRoutes(pool) },

@@ -29,6 +29,8 @@ export interface JobRow {
   readonly archived: boolean;
   /** Answers of the customer that nobody has looked at yet. */
   readonly fromCustomer: number;
+  /** How its newest quotation stands; null where it has none. */
+  readonly quotation: 'made' | 'sent' | 'accepted' | 'declined' | 'withdrawn' | null;
 }
 
 /** The next day of a job, seen from a day ($1): what is due, late or not, or a visit that is still to come. */
@@ -40,7 +42,8 @@ const COLUMNS = `j.id, j.number, j.state, j.place, j.wanted, j.customer, j.route
   (${NEXT_ON})::text AS "nextOn",
   CASE ${NEXT_ON} WHEN j.due_on THEN j.due_what WHEN j.survey_on THEN 'survey-visit' WHEN j.fitting_on THEN 'fitting-visit' END AS "nextWhat",
   coalesce(j.state <> 'closed' AND j.due_on < $1::date, false) AS late, j.archived_at IS NOT NULL AS archived,
-  (SELECT count(*)::int FROM customer_links l JOIN customer_answers c ON c.link_id = l.id WHERE l.job_id = j.id AND c.state = 'came') AS "fromCustomer"`;
+  (SELECT count(*)::int FROM customer_links l JOIN customer_answers c ON c.link_id = l.id WHERE l.job_id = j.id AND c.state = 'came') AS "fromCustomer",
+  (SELECT q.state FROM quotations q WHERE q.job_id = j.id AND q.state <> 'replaced' ORDER BY (q.state = 'accepted') DESC, q.number DESC, q.revision DESC LIMIT 1) AS quotation`;
 const FROM = 'FROM jobs j JOIN people p ON p.id = j.created_by LEFT JOIN people a ON a.id = j.assigned_to';
 
 /** What the list can be ordered by; the same job never stands on two pages, since its number decides what is left. */

@@ -15,6 +15,7 @@ export interface NewMail {
   readonly linkId?: string;
   readonly customerLinkId?: string;
   readonly packId?: string;
+  readonly quotationId?: string;
   readonly madeBy: string | null;
   /** Kept and not sent. */
   readonly draft?: boolean;
@@ -27,10 +28,24 @@ export const LINK = '{link}';
 
 /** Puts a mail into the queue, in the transaction that makes it needed. */
 export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): Promise<void> {
-  const { id, kind, to, subject, body, jobId, linkId, customerLinkId, packId, madeBy, draft = false, about } = mail;
+  const {
+    id,
+    kind,
+    to,
+    subject,
+    body,
+    jobId,
+    linkId,
+    customerLinkId,
+    packId,
+    quotationId,
+    madeBy,
+    draft = false,
+    about,
+  } = mail;
   const queued = await db.query(
-    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by, customer_link_id, about)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) ON CONFLICT (firm_id, about) DO NOTHING`,
+    `INSERT INTO mails (id, firm_id, kind, job_id, link_id, pack_id, to_address, subject, body, state, made_by, customer_link_id, about, quotation_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) ON CONFLICT (firm_id, about) DO NOTHING`,
     [
       id,
       firmId,
@@ -45,6 +60,7 @@ export async function queueMail(db: PoolClient, firmId: string, mail: NewMail): 
       madeBy,
       customerLinkId ?? null,
       about ?? null,
+      quotationId ?? null,
     ],
   );
   if (!draft && queued.rowCount === 1)
@@ -68,12 +84,13 @@ export interface WaitingMail {
   readonly linkId: string | null;
   readonly customerLinkId: string | null;
   readonly packId: string | null;
+  readonly quotationId: string | null;
   readonly firm: string;
 }
 
 export async function waitingMail(db: PoolClient, id: string): Promise<WaitingMail | undefined> {
   const found = await db.query<WaitingMail>(
-    `SELECT m.id, m.to_address AS "to", m.subject, m.body, m.link_id AS "linkId", m.customer_link_id AS "customerLinkId", m.pack_id AS "packId", f.name AS firm
+    `SELECT m.id, m.to_address AS "to", m.subject, m.body, m.link_id AS "linkId", m.customer_link_id AS "customerLinkId", m.pack_id AS "packId", m.quotation_id AS "quotationId", f.name AS firm
        FROM mails m JOIN firms f ON f.id = m.firm_id WHERE m.id = $1 AND m.state = 'waiting'`,
     [id],
   );

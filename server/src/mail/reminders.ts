@@ -6,7 +6,8 @@ import { termsOf } from '../firm/queries';
 import { jobNumber } from '../jobs/numbers';
 import type { Mailer } from './mailer';
 import { queueMail } from './queries';
-import { answeredWords, calibrationWords, clockWords } from './words';
+import type { Quotation, QuotationAnswer } from '../quotations/queries';
+import { answeredWords, calibrationWords, clockWords, quotationAnsweredWords } from './words';
 
 /** Of these clocks somebody is reminded once they are late; a notice two days before. */
 const CLOCKS = ['reply', 'chase', 'notice'] as const;
@@ -74,6 +75,34 @@ export async function tellOfAnswers(
       madeBy: null,
       draft,
       about: `answers ${id} ${job.answers} ${to}`.slice(0, 200),
+    });
+}
+
+/** Tells whoever has the job, or the supervisors, what its customer answered to a quotation; once for each answer. */
+export async function tellOfQuotation(
+  db: PoolClient,
+  firmId: string,
+  { jobId, quote }: Pick<Quotation, 'jobId' | 'quote'>,
+  kind: QuotationAnswer['kind'],
+  answerId: string,
+  draft: boolean,
+): Promise<void> {
+  const found = await db.query<{ number: number; to: string | null }>(
+    `SELECT j.number, p.email AS "to" FROM jobs j LEFT JOIN people p ON p.id = j.assigned_to AND p.ended_at IS NULL WHERE j.id = $1`,
+    [jobId],
+  );
+  const [job] = found.rows;
+  if (!job) return;
+  for (const to of job.to === null ? await addressesOf(db, "role = 'supervisor'") : [job.to])
+    await queueMail(db, firmId, {
+      id: randomUUID(),
+      kind: 'reminder',
+      to,
+      ...quotationAnsweredWords(kind, jobNumber(job.number), quote.number),
+      jobId,
+      madeBy: null,
+      draft,
+      about: `quotation ${answerId} ${to}`.slice(0, 200),
     });
 }
 

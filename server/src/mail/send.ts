@@ -4,6 +4,8 @@ import { termsOf } from '../firm/queries';
 import { packNumber } from '../jobs/numbers';
 import { packById, packDocument } from '../packs/queries';
 import { drawCustomerToken, linkById } from '../customer/queries';
+import { quotationDocument } from '../quotations/document';
+import { drawQuotationToken, quotationById, type Quotation } from '../quotations/queries';
 import { drawToken } from '../people/access-links';
 import { backOffS } from '../tasks/back-off';
 import type { Handler } from '../tasks/worker';
@@ -34,10 +36,11 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
       const pack = waiting.packId === null ? undefined : await packById(db, waiting.packId);
       const document = pack && (await packDocument(db, pack.id));
       const { contact } = await termsOf(db);
-      return { ...waiting, link, pack, document, replyTo: contact?.email };
+      return { ...waiting, link, pack, document, replyTo: contact?.email, quotation: await quotationIn(db, waiting) };
     });
     if (!mail) return 'done';
     if (mail.pack && !mail.document) return { afterS: SOON_S };
+    const attached = await attachmentOf(pool, firmId, mail);
     const text = mail.link === undefined ? mail.body : mail.body.replace(LINK, `${mailer.publicUrl}/${mail.link.to}`);
     const outgoing: Outgoing = {
       messageId: `<${id}${mail.link === undefined ? '' : `.${attempts}`}@${new URL(mailer.publicUrl).hostname}>`,
@@ -47,17 +50,7 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
       subject: mail.subject,
       text,
       html: htmlOf(text),
-      ...(mail.pack && mail.document
-        ? {
-            attachments: [
-              {
-                filename: `${packNumber(mail.pack.number)}.pdf`,
-                content: mail.document,
-                contentType: 'application/pdf',
-              },
-            ],
-          }
-        : {}),
+      ...(attached ? { attachments: [{ ...attached, contentType: 'application/pdf' }] } : {}),
     };
     try {
       await mailer.send(outgoing);
@@ -79,15 +72,43 @@ export function sendMailHandler(pool: Pool, mailer: Mailer | undefined): Handler
   };
 }
 
+async function quotationIn(db: PoolClient, { quotationId }: WaitingMail): Promise<Quotation | undefined> {
+  return quotationId === null ? undefined : quotationById(db, quotationId);
+}
+
+/** The document that goes with a mail: that of its pack, or of its quotation, made where it is not there yet. */
+async function attachmentOf(
+  pool: Pool,
+  firmId: string,
+  {
+    pack,
+    document,
+    quotation,
+  }: {
+    readonly pack: { readonly number: number } | undefined;
+    readonly document: Buffer | undefined;
+    readonly quotation: Quotation | undefined;
+  },
+): Promise<{ readonly filename: string; readonly content: Buffer } | undefined> {
+  if (pack && document) return { filename: `${packNumber(pack.number)}.pdf`, content: document };
+  const content = quotation && (await quotationDocument(pool, firmId, quotation.id));
+  return content && { filename: `${quotation.quote.number}.pdf`, content };
+}
+
 /** Where the link in a mail leads, drawn for this try; undefined where it has none, `shut` where it would open nothing. */
 async function linkIn(
   db: PoolClient,
   firmId: string,
-  { linkId, customerLinkId }: WaitingMail,
+  { linkId, customerLinkId, quotationId }: WaitingMail,
 ): Promise<{ readonly to: string } | 'shut' | undefined> {
   if (linkId !== null) {
     const token = await drawToken(db, linkId);
     return token === undefined ? 'shut' : { to: `link#${token}` };
+  }
+  if (quotationId !== null) {
+    const quotation = await quotationById(db, quotationId);
+    if (quotation?.state !== 'sent') return 'shut';
+    return { to: `c/quotation.html#${await drawQuotationToken(db, firmId, quotationId)}` };
   }
   if (customerLinkId === null) return undefined;
   const link = await linkById(db, customerLinkId);

@@ -66,6 +66,31 @@ ${LINK}`,
   };
 }
 
+/** To a customer who is quoted a price. No sum and no place stand in it: the page says them. */
+export function quotationWords(firm: string, number: string, validUntil: Day): Words {
+  return {
+    subject: `Quotation ${number} from ${firm}`,
+    body: `Hello,
+
+here is our quotation ${number}. It is attached, and you can read it on this page, choose, ask something, accept or decline:
+${LINK}
+
+It stands until ${writtenDay(validUntil)}.`,
+  };
+}
+
+const QUOTATION_WORDS = {
+  accepted: ['was accepted', 'The customer has accepted it.'],
+  declined: ['was declined', 'The customer has declined it.'],
+  question: ['raised a question', 'The customer asks something about it.'],
+} as const;
+
+/** To whoever has the job, of what a customer answered to a quotation. */
+export function quotationAnsweredWords(kind: keyof typeof QUOTATION_WORDS, job: string, number: string): Words {
+  const [subject, says] = QUOTATION_WORDS[kind];
+  return { subject: `${job}: ${number} ${subject}`, body: `${says}\n\nIt stands in the job, under Quotation.` };
+}
+
 const CLOCK_WORDS = {
   reply: ['the operator’s reply is late', 'The operator’s reply was due on'],
   chase: ['ask the operator where it is', 'The operator should have been asked again by'],

@@ -87,6 +87,7 @@ async function fullJob(): Promise<string> {
     .set('Idempotency-Key', randomUUID())
     .send({ kind: 'to-customer', to: 'quillback@customer.example', body: 'Dear Quillback' })
     .expect(201);
+  await quotation(jobId);
   await photo(jobId);
   // The diary as calendars get it.
   await inFirm(bench.app, { firmId: firmId() }, (db) =>
@@ -96,6 +97,25 @@ async function fullJob(): Promise<string> {
     ),
   );
   return jobId;
+}
+
+/** A quotation to the customer, and what they asked about it. */
+async function quotation(jobId: string): Promise<void> {
+  const { revisionId } = (await anna.get(`/api/jobs/${jobId}/survey`)).body as { revisionId: string };
+  const id = randomUUID();
+  await anna
+    .post(`/api/jobs/${jobId}/quotations`)
+    .send({ id, revisionId, offered: ['as-recorded'], about: 'For Quillback' })
+    .expect(201);
+  await anna.get(`/api/jobs/${jobId}/quotations/${id}/quotation.pdf`).expect(200);
+  const { token } = (await anna.post(`/api/jobs/${jobId}/quotations/${id}/link`).send({}).expect(201)).body as {
+    token: string;
+  };
+  await bench
+    .anyone()
+    .post('/api/quotation/question')
+    .send({ token, id: randomUUID(), name: 'Quillback', words: 'Secretly buzzing?' })
+    .expect(201);
 }
 
 async function photo(jobId: string): Promise<void> {

@@ -56,6 +56,7 @@ export async function erase(pool: Pool, firmId: string, jobId: string): Promise<
     const signed = packs.map(({ signedAt }) => signedAt.getTime());
     const until = signed.length === 0 ? null : yearsAfter(ukDay(new Date(Math.max(...signed))), years);
     await db.query('SELECT erase_job($1, $2)', [jobId, JSON.stringify(blankSurvey())]);
+    await db.query('SELECT erase_quotations($1)', [jobId]);
     await db.query('UPDATE erasures SET done_at = now(), packs_until = $2 WHERE job_id = $1 AND done_at IS NULL', [
       jobId,
       until,

@@ -11,6 +11,7 @@ import { mailsOfJob } from '../mail/queries';
 import { packDocument, packsOf, packSurvey } from '../packs/queries';
 import { pictureFileName } from '../photos/zip';
 import { databasePictures, fullKey } from '../photos/picture-store';
+import { answersOfQuotations, quotationsOf } from '../quotations/queries';
 import { headOf } from '../surveys/queries';
 
 const json = (value: unknown): Buffer => Buffer.from(`${JSON.stringify(value, null, 2)}\n`);
@@ -47,6 +48,7 @@ export async function everythingOf(
         )
       ).rows,
       mails: await mailsOfJob(db, jobId),
+      quotations: { quotations: await quotationsOf(db, jobId), answers: await answersOfQuotations(db, jobId) },
       packs: await packsOf(db, jobId),
       record: await auditOfJob(db, jobId),
     };
@@ -69,6 +71,7 @@ export async function everythingOf(
   zip.addBuffer(json(told.revisions), 'history.json');
   zip.addBuffer(json(told.events), 'dates.json');
   zip.addBuffer(json(told.mails), 'mails.json');
+  zip.addBuffer(json(told.quotations), 'quotations.json');
   zip.addBuffer(json(told.record), 'record.json');
   zip.addBuffer(json(told.answers), 'customer/answers.json');
   for (const [at, { id, step }] of told.pictures.entries())

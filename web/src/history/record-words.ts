@@ -40,6 +40,16 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
         : `Charge point ${of('name')} sent set-point ${of('setPointA')} A, fail-safe ${of('failSafeA')} A`;
     case 'equipment-changed':
       return `Equipment “${of('name')}” ${details['retired'] === true ? 'offered no more' : 'set'}`;
+    case 'prices-changed':
+      return `Prices saved as version ${of('version')}: ${of('items')} items`;
+    case 'schemes-changed':
+      return `Schemes of money help saved: ${of('schemes')}`;
+    case 'quotation-made':
+      return `Quotation ${of('number')} made${of('revision') === '1' ? '' : `, revision ${of('revision')}`}`;
+    case 'quotation-sent':
+      return `Quotation ${of('number')}, revision ${of('revision')}, sent or handed over`;
+    case 'quotation-withdrawn':
+      return `Quotation ${of('number')}, revision ${of('revision')}, withdrawn`;
     case 'terms-changed':
       return 'What the options cost was set';
     case 'rules-changed':
