@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { defineConfig } from 'vite';
 
 /**
@@ -14,5 +15,9 @@ export default defineConfig({
     target: ['es2019', 'safari13', 'chrome80', 'firefox78'],
     modulePreload: { polyfill: false },
     assetsInlineLimit: 0,
+    // Two pages: the survey that a customer makes, and the quotation that one answers.
+    rolldownOptions: {
+      input: ['index.html', 'quotation.html'].map((page) => join(import.meta.dirname, page)),
+    },
   },
 });

@@ -55,6 +55,13 @@ export function crewSheet(facts: CrewFacts): CrewSheet {
   return { sections: sections.filter(({ lines }) => lines.length > 0), photos: crewPhotos(survey) };
 }
 
+/** What a line is about: the piece of equipment is named where there are several. */
+function about({ proposals }: Pick<Survey, 'proposals'>, proposal: Proposal, text: string): string {
+  return proposals.length > 1
+    ? `${equipmentName(proposal)}: ${text}`
+    : `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
+
 /** A line that is left out where there is nothing to say. */
 function said(id: string, text: string, value: string | undefined, more: Partial<CrewLine> = {}): CrewLine[] {
   return value === undefined || value === '' ? [] : [{ id, text, value, ...more }];
@@ -166,14 +173,15 @@ function changes({ supply, loads }: Survey): CrewLine[] {
   ];
 }
 
-function route(proposal: Proposal, { works }: Survey): CrewLine[] {
-  const name = equipmentName(proposal);
+function route(proposal: Proposal, survey: Survey): CrewLine[] {
+  const { works } = survey;
+  const called = (text: string): string => about(survey, proposal, text);
   if (reuses(proposal)) {
     const { look, damage } = proposal.reuse ?? {};
     return [
       {
         id: `reuse-${proposal.id}`.slice(0, 64),
-        text: `${name}: the old cable is used again`,
+        text: called('the old cable is used again'),
         value: look === undefined ? 'nobody has looked at it' : CABLE_LOOK_NAMES[look].toLowerCase(),
         note: [damage, 'Look along all of it again before you connect it; damaged, it is replaced.']
           .filter(Boolean)
@@ -194,7 +202,7 @@ function route(proposal: Proposal, { works }: Survey): CrewLine[] {
       ];
       return {
         id: `way-${id}`.slice(0, 64),
-        text: `${name}, section ${at + 1}: ${how.filter(Boolean).join(', ') || 'way not recorded'}`,
+        text: called(`section ${at + 1}: ${how.filter(Boolean).join(', ') || 'way not recorded'}`),
         value: lengthM === undefined ? 'length not recorded' : `${lengthM} m`,
         ...(note === undefined ? {} : { note }),
         field: { path: ['proposals', proposal.id, 'circuit', 'segments', id, 'lengthM'], unit: 'm', value: lengthM },
@@ -212,8 +220,8 @@ function route(proposal: Proposal, { works }: Survey): CrewLine[] {
   ];
 }
 
-function connect(proposal: Proposal, { assessment, profiles }: CrewFacts, tree: SupplyTree): CrewLine[] {
-  const name = equipmentName(proposal);
+function connect(proposal: Proposal, { survey, assessment, profiles }: CrewFacts, tree: SupplyTree): CrewLine[] {
+  const called = (text: string): string => about(survey, proposal, text);
   const { circuit } = circuitStart(proposal, { tree });
   const assessed = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
   const phases = proposal.phases ?? 1;
@@ -228,14 +236,14 @@ function connect(proposal: Proposal, { assessment, profiles }: CrewFacts, tree: 
   return [
     {
       id: id('device'),
-      text: `${name}: device`,
+      text: called('device'),
       value: ratingA === undefined ? 'not known' : deviceWords(circuit.curve ?? 'B', ratingA, phases, rcd),
       field: { path: path('deviceRatingA'), unit: 'A', value: ratingA },
       isTask: true,
     },
     {
       id: id('cable'),
-      text: `${name}: cable`,
+      text: called('cable'),
       value: [
         sizeMm2 === undefined ? 'size not known' : `${sizeMm2} mm²`,
         circuit.cableType?.replaceAll('-', ' '),
@@ -247,13 +255,13 @@ function connect(proposal: Proposal, { assessment, profiles }: CrewFacts, tree: 
       isTask: true,
     },
     ...(circuit.cableType === 'armoured' && gland !== null
-      ? [{ id: id('glands'), text: `${name}: glands`, value: `${gland} mm`, note: 'Measure the cable first.' }]
+      ? [{ id: id('glands'), text: called('glands'), value: `${gland} mm`, note: 'Measure the cable first.' }]
       : []),
-    ...(phases === 3 || proposal.phase === undefined ? [] : said(id('line'), `${name}: line`, proposal.phase)),
-    ...said(id('entry'), `${name}: cable entry`, profile?.cableEntry),
+    ...(phases === 3 || proposal.phase === undefined ? [] : said(id('line'), called('line'), proposal.phase)),
+    ...said(id('entry'), called('cable entry'), profile?.cableEntry),
     ...said(
       id('terminals'),
-      `${name}: terminals`,
+      called('terminals'),
       [
         profile?.largestMm2 !== undefined && `up to ${profile.largestMm2} mm²`,
         profile?.stripMm !== undefined && `strip ${profile.stripMm} mm`,
@@ -264,13 +272,13 @@ function connect(proposal: Proposal, { assessment, profiles }: CrewFacts, tree: 
         .join(', '),
     ),
     ...(isCharger(proposal) && profile?.torqueNm === undefined
-      ? [{ id: id('terminals'), text: `${name}: terminals`, value: 'torque as its maker’s instructions say' }]
+      ? [{ id: id('terminals'), text: called('terminals'), value: 'torque as its maker’s instructions say' }]
       : []),
     ...(profile?.largestMm2 !== undefined && sizeMm2 !== undefined && sizeMm2 > profile.largestMm2
       ? [
           {
             id: id('too-large'),
-            text: `${name}: the conductor is larger than its terminals take`,
+            text: called('the conductor is larger than its terminals take'),
             value: `${sizeMm2} mm², ${profile.largestMm2} mm² at most`,
             note: 'A junction box of its own beside it, or other equipment: ring the office.',
           },
@@ -280,7 +288,7 @@ function connect(proposal: Proposal, { assessment, profiles }: CrewFacts, tree: 
 }
 
 function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): CrewLine[] {
-  const name = equipmentName(proposal);
+  const called = (text: string): string => about(survey, proposal, text);
   const { limiter } = proposal;
   const profile = profiles.find(({ id }) => id === proposal.profileId);
   const id = (role: string): string => `${role}-${proposal.id}`.slice(0, 64);
@@ -297,7 +305,7 @@ function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): C
       ? [
           {
             id: id('limit'),
-            text: `${name}: limit`,
+            text: called('limit'),
             value: [`${limiter.fixedA} A`, step(limiter.fixedA)].filter(Boolean).join(', '),
             note: [profile?.settingMade, 'Seal or lock it.'].filter(Boolean).join('. '),
             field: { path: path('fixedA'), unit: 'A', value: limiter.fixedA },
@@ -305,7 +313,7 @@ function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): C
           },
         ]
       : limiter.kind === undefined || limiter.kind === 'none'
-        ? [{ id: id('limit'), text: `${name}: limit`, value: `none, ${proposal.ratedA ?? '?'} A`, isTask: true }]
+        ? [{ id: id('limit'), text: called('limit'), value: `none, ${proposal.ratedA ?? '?'} A`, isTask: true }]
         : [];
   if (limiter.kind !== 'clamp') return own;
   const clamps = clampsOf(proposal);
@@ -313,7 +321,7 @@ function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): C
     ...own,
     ...clamps.map(({ nodeId, setPointA }, at): CrewLine => ({
       id: id(`clamp-${at}`),
-      text: `${name}: clamp${clamps.length > 1 ? ` ${at + 1}` : ''}`,
+      text: called(clamps.length > 1 ? `clamp ${at + 1}` : 'clamp'),
       value: `set-point ${setPointA ?? '?'} A`,
       note: [partWords(nodeId, survey), clampWords(proposal)].filter(Boolean).join(' '),
       isTask: true,
@@ -321,7 +329,7 @@ function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): C
     })),
     {
       id: id('fail-safe'),
-      text: `${name}: fail-safe`,
+      text: called('fail-safe'),
       value:
         limiter.failSafeA === undefined ? 'not known' : limiter.failSafeA === 0 ? 'stops' : `${limiter.failSafeA} A`,
       field: { path: path('failSafeA'), unit: 'A', value: limiter.failSafeA },
@@ -331,7 +339,7 @@ function settings(proposal: Proposal, { profiles, rules, survey }: CrewFacts): C
       ? [
           {
             id: id('order'),
-            text: `${name}: phase order`,
+            text: called('phase order'),
             value: 'L1, L2, L3: the same at the clamps as at the terminals',
             isTask: true,
           },
@@ -355,9 +363,9 @@ function tests({ survey, assessment, rules }: CrewFacts): CrewLine[] {
   return allTests(survey, assessment.circuits, rules).flatMap(({ proposalId, name, tests: all }) =>
     all.map((test): CrewLine => ({
       id: `test-${test.id}-${proposalId}`.slice(0, 64),
-      text: `${name}: ${test.title}`,
+      text: survey.proposals.length > 1 ? `${name}: ${test.title}` : test.title,
       value: test.limit,
-      ...(test.measured === '' ? {} : { note: `measured ${test.measured}` }),
+      ...(test.state === 'not-known' ? {} : { note: `measured ${test.measured}` }),
       isTask: true,
     })),
   );

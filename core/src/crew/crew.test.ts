@@ -58,9 +58,9 @@ describe('the crew sheet', () => {
   });
   it('device, cable and terminals from the survey and the profile, torque included', () => {
     expect(told(made, 'connect')).toEqual([
-      'New charger: device: MCB B40',
-      'New charger: cable: 6 mm², flat twin',
-      'New charger: terminals: up to 10 mm², strip 12 mm, 2.5 N·m',
+      'Device: MCB B40',
+      'Cable: 6 mm², flat twin',
+      'Terminals: up to 10 mm², strip 12 mm, 2.5 N·m',
     ]);
   });
   it('tests with the limits they are judged by', () => {
@@ -68,7 +68,7 @@ describe('the crew sheet', () => {
   });
   it('what was promised, and where the route is drilled', () => {
     expect(told(made, 'promised')).toEqual(['Promised: Lead hangs on the left']);
-    expect(told(made, 'route')).toEqual(['New charger, section 1: clipped: 10 m', 'Drill wall 1: stone, 450 mm']);
+    expect(told(made, 'route')).toEqual(['Section 1: clipped: 10 m', 'Drill wall 1: stone, 450 mm']);
   });
   it('every line has an id of its own, and planned figures say where they stand', () => {
     const lines = made.sections.flatMap((section) => section.lines);
@@ -117,7 +117,7 @@ describe('settings', () => {
           limiter: { kind: 'fixed', fixedA: 16 },
         }),
     );
-    expect(told(found, 'settings')).toEqual(['New charger: limit: 16 A, step 3 of 6']);
+    expect(told(found, 'settings')).toEqual(['Limit: 16 A, step 3 of 6']);
     expect(found.sections.find(({ id }) => id === 'settings')?.lines[0]?.note).toBe(
       'Dial behind the cover. Seal or lock it.',
     );
@@ -137,16 +137,14 @@ describe('settings', () => {
         }),
     );
     expect(told(found, 'settings')).toEqual([
-      'New charger: clamp: set-point 90 A',
-      'New charger: fail-safe: stops',
-      'New charger: phase order: L1, L2, L3: the same at the clamps as at the terminals',
+      'Clamp: set-point 90 A',
+      'Fail-safe: stops',
+      'Phase order: L1, L2, L3: the same at the clamps as at the terminals',
     ]);
   });
   it('a conductor larger than the terminals take is a caution', () => {
     const found = sheet({}, (s) => void Object.assign(s.proposals[0]?.circuit ?? {}, { sizeMm2: 16 }));
-    expect(told(found, 'connect')).toContain(
-      'New charger: the conductor is larger than its terminals take: 16 mm², 10 mm² at most',
-    );
+    expect(told(found, 'connect')).toContain('The conductor is larger than its terminals take: 16 mm², 10 mm² at most');
   });
   it('an old cable is looked along again; what goes is taken out', () => {
     const found = sheet({}, (s) => {
@@ -161,7 +159,7 @@ describe('settings', () => {
       s.loads.push({ id: 'was', class: 'ev-charging', currentA: 32, label: 'old charger', fate: 'replaced' });
       Object.assign(s.proposals[0] ?? {}, { nodeId: 'old', reuse: { used: true, look: 'sound' } });
     });
-    expect(told(found, 'route')[0]).toBe('New charger: the old cable is used again: sound all the way');
+    expect(told(found, 'route')[0]).toBe('The old cable is used again: sound all the way');
     expect(told(found, 'changes')).toEqual(['Take out old charger']);
   });
 });

@@ -111,7 +111,7 @@ describe('equipment held against a site', () => {
     ],
     ['access', 'strangers, and a lock', {}, wants({ publicReach: 'yes' }), 'fits'],
     ['access', 'strangers, and nothing', { locks: [] }, wants({ publicReach: 'yes' }), 'with-addition'],
-    ['access', 'strangers and a card wanted', {}, wants({ publicReach: 'yes', locks: ['card'] }), 'with-addition'],
+    ['access', 'strangers and a card wanted', {}, wants({ publicReach: 'yes', lock: 'card' }), 'with-addition'],
     ['billing', 'billed, and its meter does not do', {}, wants({ billing: 'yes' }), 'with-addition'],
     ['billing', 'nobody asked', {}, wants({ billing: undefined }), 'not-known'],
     ['tariff', 'by the charger, which cannot', { timesByTariff: 'no' }, wants({ tariff: 'charger' }), 'does-not-fit'],

@@ -238,7 +238,7 @@ const ROWS: readonly Rule[] = [
   ({ profile, proposal: { needs } }) => {
     if (needs?.publicReach === 'no') return row('access', 'fits', 'Strangers do not reach the bay.');
     const has = (profile.locks ?? []).filter((each) => each !== 'none');
-    const wanted = (needs?.locks ?? []).filter((each) => each !== 'none');
+    const wanted = needs?.lock === undefined || needs.lock === 'none' ? [] : [needs.lock];
     const names = has.map((each) => LOCK_NAMES[each].toLowerCase()).join(', ');
     if (has.length > 0 && wanted.every((each) => has.includes(each)))
       return row('access', 'fits', `Kept from strangers: ${names}.`);

@@ -8,8 +8,8 @@ export function rowLines(pool: Pool | undefined, profileId: string | undefined, 
   if (!pool || pool.outlets.length === 0) return [];
   const trunk = pool.trunk ?? {};
   const ends = pool.outlets.map(({ alongM }) => alongM);
-  const known = ends.every((each) => each !== undefined);
-  const lengthM = known ? Math.max(...ends.map((each) => each ?? 0)) : undefined;
+  const known = ends.filter((each) => each !== undefined);
+  const lengthM = known.length === ends.length ? Math.max(...known) : undefined;
   const now = pool.outlets.filter(({ prepared }) => !prepared).length;
   const from = { station: 'circuit', says: `The row, ${pool.outlets.length} bays` } as const;
   return [

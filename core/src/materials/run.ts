@@ -41,6 +41,10 @@ function tenthUp(metres: number): number {
   return Math.ceil(metres * 10 - HAIR) / 10;
 }
 
+function capital(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
+
 function isRunCable(type: CableRun['type']): type is RunCable {
   return type === 'flat-twin' || type === 'armoured';
 }
@@ -57,7 +61,7 @@ export function runLines(run: CableRun, terms: RunTerms): Line[] {
         unit: 'm',
         quantity: null,
         gap: `the route of ${run.name} is not recorded`,
-        from: { station: run.station, subjectId: run.subjectId, says: run.name },
+        from: { station: run.station, subjectId: run.subjectId, says: capital(run.name) },
       },
     ];
   return [
@@ -77,7 +81,7 @@ function cableOf({ name, type, cores, sizeMm2 }: CableRun): { item: string; word
 
 function stretchLines(run: CableRun, stretch: RunStretch, at: number, { wastePercent }: RunTerms): Line[] {
   const { lengthM, laid, heightM } = stretch;
-  const where = `${run.name}, section ${at + 1}${laid === undefined ? '' : `, ${LAID_WORDS[laid]}`}`;
+  const where = `${capital(run.name)}, section ${at + 1}${laid === undefined ? '' : `, ${LAID_WORDS[laid]}`}`;
   const from = { station: run.station, subjectId: stretch.id, says: where };
   const cable = cableOf(run);
   const short = lengthM === undefined ? `the length of section ${at + 1} of ${run.name} is not recorded` : undefined;
@@ -258,7 +262,7 @@ function changes({ stretches, station, name }: CableRun): Line[] {
         text: PLAIN_ITEMS.transition,
         unit: 'each',
         quantity: 1,
-        from: { station, subjectId: stretch.id, says: `${name}, between sections ${at + 1} and ${at + 2}` },
+        from: { station, subjectId: stretch.id, says: `${capital(name)}, between sections ${at + 1} and ${at + 2}` },
       },
     ];
   });
@@ -266,7 +270,7 @@ function changes({ stretches, station, name }: CableRun): Line[] {
 
 /** Both ends of a run: cable inside what it enters, glands where it is armoured, and terminating it. */
 function ends(run: CableRun, { endM }: RunTerms): Line[] {
-  const from = { station: run.station, subjectId: run.subjectId, says: `${run.name}, both ends` };
+  const from = { station: run.station, subjectId: run.subjectId, says: `${capital(run.name)}, both ends` };
   const cable = cableOf(run);
   const gland = run.sizeMm2 === null ? null : glandFor(run.cores, run.sizeMm2);
   return [
@@ -277,7 +281,7 @@ function ends(run: CableRun, { endM }: RunTerms): Line[] {
       text: 'gap' in cable ? `Cable of ${run.name}` : cable.words,
       unit: 'm',
       quantity: tenthUp(2 * endM),
-      from: { ...from, says: `${run.name}, ${endM} m inside at each end` },
+      from: { ...from, says: `${capital(run.name)}, ${endM} m inside at each end` },
       ...('gap' in cable ? { gap: cable.gap } : {}),
     },
     ...(run.type === 'armoured'

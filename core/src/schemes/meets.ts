@@ -1,6 +1,5 @@
 /** Which schemes of money help a job meets, what is missing, and the sum. */
 import { money, pence, pounds, share, type Money, type Pence } from '../money/pence';
-import type { MoneyHelp } from '../survey/works';
 import type { Survey } from '../survey/survey';
 import { isCharger } from '../survey/words/kinds';
 import { APPLICANT_NAMES } from '../survey/words/works-words';
@@ -43,7 +42,7 @@ export function baysOf({ help, pool, proposals }: Survey): { readonly outlets: n
 
 export function judgeScheme(scheme: Scheme, facts: HelpFacts): SchemeVerdict {
   const { survey, day } = facts;
-  const { help = {} as MoneyHelp, place } = survey;
+  const { help = {}, place } = survey;
   const { outlets, prepared } = baysOf(survey);
   const conditions: Condition[] = [];
   const oneOf = <T extends string>(

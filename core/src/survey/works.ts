@@ -6,7 +6,6 @@ import {
   LOCKS,
   OUTLETS,
   SURFACES,
-  TALKS,
   TARIFF_CONTROLS,
   type Applicant,
   type CableLook,
@@ -14,7 +13,6 @@ import {
   type Lock,
   type Outlet,
   type Surface,
-  type Talk,
   type TariffControl,
 } from './words/works-words';
 import { ANSWERS, type Answer } from './words/words';
@@ -77,7 +75,8 @@ export class Needs {
   @OneOf(OUTLETS) outlet?: Outlet;
   /** Can people who are no guests of the customer reach the bay? */
   @OneOf(ANSWERS) publicReach?: Answer;
-  @SomeOf(LOCKS) locks?: Lock[];
+  /** What is to keep strangers off, where one way is wished. */
+  @OneOf(LOCKS) lock?: Lock;
   /** Has what is charged to be metered apart, to be billed or claimed back? */
   @OneOf(ANSWERS) billing?: Answer;
   @OneOf(TARIFF_CONTROLS) tariff?: TariffControl;
@@ -88,7 +87,6 @@ export class Needs {
   /** At its place: the mobile network, and whether a network cable can be run there. */
   @Quantity('dBm', -140, 0) mobileDbm?: number;
   @OneOf(ANSWERS) networkCable?: Answer;
-  @SomeOf(TALKS) talks?: Talk[];
   @OneOf(SURFACES) hangsOn?: Surface;
   /** Hung on a post or pedestal of its own. */
   @YesNo() onPost?: boolean;

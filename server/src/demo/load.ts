@@ -17,6 +17,9 @@ import { saveRevision } from '../surveys/save';
 import { handInLog } from './logs';
 import { sendReplies } from './customer';
 import { putProfile, putTerms } from '../firm/queries';
+import { putPriceBook, putSchemes } from '../prices/queries';
+import { demoBook, DEMO_SCHEMES } from './prices';
+import { quote } from './quotation';
 import { DEMO_EQUIPMENT } from './equipment';
 import { DEMO_INSTRUMENTS } from './instruments';
 import type { EventKind } from '@keen-gauge/core/calendar/job-events';
@@ -59,9 +62,10 @@ export async function loadDemo(owner: Pool, app: Pool): Promise<void> {
   await inFirm(app, { firmId }, async (db) => {
     await putTerms(db, { firmId, personId: personIds[0] ?? '' }, { options: [], bands: [], contact: DEMO_CONTACT });
     for (const profile of DEMO_EQUIPMENT) {
-      const id = newId();
-      await putProfile(db, { firmId, personId: personIds[0] ?? '' }, id, { id, ...profile });
+      await putProfile(db, { firmId, personId: personIds[0] ?? '' }, profile.id, profile);
     }
+    await putPriceBook(db, { firmId, personId: personIds[0] ?? '' }, demoBook(), 0);
+    await putSchemes(db, { firmId, personId: personIds[0] ?? '' }, { schemes: [...DEMO_SCHEMES] });
     for (const instrument of DEMO_INSTRUMENTS)
       await putInstrument(db, { firmId, personId: personIds[0] ?? '' }, { id: newId(), retired: false, ...instrument });
   });
@@ -114,6 +118,7 @@ async function loadScenario(
     });
   for (const picture of scenario.pictures ?? []) await handIn(app, askerOf(picture.by), id, picture);
   if (scenario.sent) await sendReplies(app, askerOf(scenario.sent.askedBy), id, scenario.sent.replies);
+  if (scenario.quoted) await quote(app, askerOf(scenario.quoted.by), id, scenario.quoted, wanted);
   const head = await inFirm(app, { firmId }, (db) => headOf(db, id));
   if (scenario.signedBy !== undefined && head) {
     const pack = await signOff(app, askerOf(scenario.signedBy), id, { revisionId: head.revisionId });

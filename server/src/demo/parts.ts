@@ -6,6 +6,7 @@ import type { ReadingKind } from '@keen-gauge/core/survey/words/words';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import type { SupplyNode } from '@keen-gauge/core/survey/supply';
+import { DEMO_CHARGER_ID } from './equipment';
 import { instrumentName, LOOP_TESTER, type DemoInstrument } from './instruments';
 
 const OPERATOR = 'Wold and Weir Networks';
@@ -29,6 +30,8 @@ export function charger(values: Partial<Proposal> = {}): Proposal {
     kind: 'vehicle-charger',
     label: 'Vehicle charger',
     makeAndModel: 'Brindle VC7',
+    profile: 'Brindle VC7, 32 A, wired clamp',
+    profileId: DEMO_CHARGER_ID,
     ratedA: 32,
     phases: 1,
     limiter: {},
@@ -53,14 +56,33 @@ export function charger(values: Partial<Proposal> = {}): Proposal {
       cpc: 'core',
       concealed: 'no',
       segments: [
-        { id: 'hall', lengthM: 4, laid: 'clipped', circuitsTogether: 1, ambientC: 30, insulationMm: 0 },
-        { id: 'drive', lengthM: 9, laid: 'buried', circuitsTogether: 1, ambientC: 20, insulationMm: 0 },
+        {
+          id: 'hall',
+          lengthM: 4,
+          laid: 'clipped',
+          circuitsTogether: 1,
+          ambientC: 30,
+          insulationMm: 0,
+          fixedTo: 'brick',
+          heightM: 1,
+        },
+        {
+          id: 'drive',
+          lengthM: 9,
+          laid: 'buried',
+          circuitsTogether: 1,
+          ambientC: 20,
+          insulationMm: 0,
+          ground: 'gravel',
+          dug: 'us',
+          containment: 'duct',
+        },
       ],
     },
     rcd: { place: 'built-in', declared: 'yes', rcdType: 'A', residualMa: 30, breaksNeutral: 'yes', dcDetection: 'yes' },
     surge: { decision: 'there-already' },
     position: { heightM: 1.1, reachable: 'yes', obstructs: 'no', toInletM: 3.5, leadM: 5, otherSideLooked: 'yes' },
-    dataLink: { clamp: 'wired', network: 'wireless', signalDbm: -61 },
+    dataLink: { clamp: 'wired', network: 'wireless', signalDbm: -61, lengthM: 14 },
     ...values,
   };
 }
@@ -85,6 +107,7 @@ export function at(
     premises: 'household',
     operatorName: OPERATOR,
   });
+  survey.works = { travelMin: 25 };
 }
 
 /** A usual single-phase intake, looked over and read. */

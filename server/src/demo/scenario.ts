@@ -2,6 +2,7 @@ import type { CustomerSays } from '@keen-gauge/core/customer/answer';
 import type { CustomerStepId } from '@keen-gauge/core/customer/steps';
 import type { EventKind, JobEvent } from '@keen-gauge/core/calendar/job-events';
 import type { Survey } from '@keen-gauge/core/survey/survey';
+import type { Task } from '@keen-gauge/core/price/tasks';
 import type { DemoLog } from './logs';
 import type { DemoPicture } from './pictures';
 
@@ -20,6 +21,14 @@ export interface DemoReply {
   readonly drawings?: readonly DemoPicture['drawing'][];
 }
 
+/** A quotation of a made-up job: by whom, what the customer answered, and how long the tasks of an accepted one took against the estimate. */
+export interface DemoQuotation {
+  readonly by: number;
+  readonly answer?: 'accepted' | 'declined';
+  readonly question?: string;
+  readonly took?: Readonly<Partial<Record<Task, number>>>;
+}
+
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */
 export interface Scenario {
   readonly place: string;
@@ -35,6 +44,8 @@ export interface Scenario {
   readonly pictures?: readonly DemoPicture[];
   /** What the customer sent, still to be looked at; by whom it was asked. */
   readonly sent?: { readonly askedBy: number; readonly replies: readonly DemoReply[] };
+  /** A quotation made of it once it is surveyed, and what came of that. */
+  readonly quoted?: DemoQuotation;
   /** A log handed in with the last stage. */
   readonly log?: DemoLog;
   /** Index of who has it, null for nobody; left out, whoever made it. */

@@ -451,6 +451,17 @@ export const SCENARIOS: readonly Scenario[] = [
       {
         by: 2,
         change: (s) => {
+          s.works = {
+            travelMin: 35,
+            powerOffH: 3,
+            gasBeside: 'no',
+            drillings: [{ id: 'gable', through: 'stone', thicknessMm: 450, where: 'boathouse gable' }],
+            rooms: [{ id: 'lawn', room: 'Lawn to the weir', disrupts: ['garden'] }],
+          };
+          s.stages = [
+            { id: 'now', option: 'fixed-limit' },
+            { id: 'spring', option: 'new-feeder', name: 'A cable of its own in spring' },
+          ];
           s.proposals = [
             charger({
               nodeId: 'boathouse',

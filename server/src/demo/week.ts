@@ -3,7 +3,7 @@ import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { at, charger, intake, setLoads } from './parts';
 import type { DemoPicture } from './pictures';
-import type { DemoDay, Scenario } from './scenario';
+import type { DemoDay, DemoQuotation, Scenario } from './scenario';
 
 const [MAREN, TOBIN, ISLA, PIERS] = [0, 1, 2, 3] as const;
 
@@ -17,6 +17,7 @@ interface Home {
   readonly assignedTo?: number | null;
   readonly changedDaysAgo: number;
   readonly days?: readonly DemoDay[];
+  readonly quoted?: DemoQuotation;
 }
 
 let homes = 2001;
@@ -203,6 +204,7 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 2,
+    quoted: { by: PIERS, answer: 'accepted' },
     days: [{ kind: 'fitting-booked', inDays: 5, by: PIERS }],
   }),
   settled(
@@ -214,6 +216,7 @@ export const WEEK: readonly Scenario[] = [
       wanted: 'Vehicle charger and a larger fuse',
       assignedTo: TOBIN,
       changedDaysAgo: 1,
+      quoted: { by: PIERS, question: 'Can the cable go behind the hedge instead of along the wall?' },
     },
     strongerFuse,
   ),
@@ -252,6 +255,7 @@ export const WEEK: readonly Scenario[] = [
       wanted: 'Vehicle charger, neighbour on the same service',
       assignedTo: ISLA,
       changedDaysAgo: 8,
+      quoted: { by: PIERS, answer: 'declined' },
       days: [{ kind: 'sent', inDays: -14, by: PIERS, details: { reference: 'WW-40018' } }],
     },
     strongerFuse,
@@ -318,6 +322,7 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 6,
+    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.3, dig: 1.6, 'fit-equipment': 0.9, test: 1 } },
     days: [{ kind: 'commissioned', inDays: -6, by: TOBIN }],
   }),
   settled({
@@ -328,6 +333,7 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: ISLA,
     changedDaysAgo: 35,
+    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.1, dig: 1.4, 'fit-equipment': 1, test: 1.2 } },
     days: [{ kind: 'commissioned', inDays: -35, by: ISLA }],
   }),
   settled({
@@ -338,6 +344,7 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 20,
+    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.5, dig: 1.5, 'fit-equipment': 1.1, test: 1 } },
     days: [
       { kind: 'commissioned', inDays: -27, by: TOBIN },
       { kind: 'notice-sent', inDays: -20, by: PIERS },
@@ -351,6 +358,7 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 45,
+    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.2, dig: 1.9, 'fit-equipment': 0.8, test: 0.9 } },
     days: [
       { kind: 'commissioned', inDays: -60, by: TOBIN },
       { kind: 'notice-sent', inDays: -52, by: PIERS },

@@ -1,7 +1,6 @@
 import type { FinishedJob } from '@keen-gauge/core/learning/rates';
 import type { EndedQuote } from '@keen-gauge/core/learning/wins';
 import type { PriceBook } from '@keen-gauge/core/price/price-book';
-import type { Task } from '@keen-gauge/core/price/tasks';
 import type { QuoteBasis } from '@keen-gauge/core/quote/quote';
 import { STARTER_TERMS } from '@keen-gauge/core/price/starter';
 import { KIND_NAMES, type ProposalKind } from '@keen-gauge/core/survey/words/kinds';
@@ -47,7 +46,7 @@ export async function lessonsOf(
       (hours ?? []).flatMap((each) => (each.hours === undefined ? [] : [[each.id, each.hours]])),
     );
     if (state === 'accepted' && chosen && Object.keys(worked).length > 0)
-      jobs.push({ jobId, estimated: chosen.hours, worked: worked as Partial<Record<Task, number>> });
+      jobs.push({ jobId, estimated: chosen.hours, worked });
     const estimated = Object.values(chosen?.hours ?? {}).reduce((sum, each) => sum + each, 0);
     const took = Object.values(worked).reduce((sum, each) => sum + each, 0);
     return {

@@ -4,14 +4,14 @@ import type { Agent } from 'supertest';
 import { testBench, type TestBench } from '../testing/bench';
 
 let bench: TestBench;
-let [anna, alan, olga]: Agent[] = [];
+let anna: Agent;
+let alan: Agent;
+let olga: Agent;
 beforeAll(async () => {
   bench = await testBench();
-  [anna, alan, olga] = [
-    await bench.as('anna@a.example'),
-    await bench.as('alan@a.example'),
-    await bench.as('olga@a.example'),
-  ];
+  anna = await bench.as('anna@a.example');
+  alan = await bench.as('alan@a.example');
+  olga = await bench.as('olga@a.example');
 });
 afterAll(() => bench.close());
 
@@ -20,10 +20,9 @@ interface Shown {
   readonly version: number;
   readonly hidden: boolean;
 }
-const seen = async (agent: Agent | undefined): Promise<Shown> =>
-  (await agent?.get('/api/firm/prices').expect(200))?.body as Shown;
-const save = (agent: Agent | undefined, book: object, version: number, status = 201) =>
-  agent?.post('/api/firm/prices').send({ book, version }).expect(status);
+const seen = async (agent: Agent): Promise<Shown> => (await agent.get('/api/firm/prices').expect(200)).body as Shown;
+const save = (agent: Agent, book: object, version: number, status = 201) =>
+  agent.post('/api/firm/prices').send({ book, version }).expect(status);
 
 describe('a firm’s prices', () => {
   it('begin with the starter’s, which nobody has touched', async () => {
@@ -41,17 +40,15 @@ describe('a firm’s prices', () => {
     expect(await seen(alan)).toMatchObject({ version: 1, book: { terms: { hourPence: 5200 } } });
     // Somebody who looked before that is told, and nothing is written over.
     const late = await save(anna, book, 0, 409);
-    expect(late?.body).toMatchObject({ title: 'Changed meanwhile' });
+    expect(late.body).toMatchObject({ title: 'Changed meanwhile' });
     await save(anna, { ...book, terms: { ...book.terms, hourPence: 5300 } }, 1);
     expect((await seen(anna)).version).toBe(2);
   });
 
   it('two at one moment: one is stored, the other told', async () => {
     const { book, version } = await seen(anna);
-    const both = await Promise.all(
-      [anna, olga].map((agent) => agent?.post('/api/firm/prices').send({ book, version })),
-    );
-    expect(both.map((each) => each?.status).sort()).toEqual([201, 409]);
+    const both = await Promise.all([anna, olga].map((agent) => agent.post('/api/firm/prices').send({ book, version })));
+    expect(both.map((each) => each.status).sort()).toEqual([201, 409]);
   });
 
   it.each<[string, (book: PriceBook) => object, string]>([
@@ -92,7 +89,7 @@ describe('a firm’s prices', () => {
   ])('with %s are refused with the field named', async (_what, change, path) => {
     const { book, version } = await seen(anna);
     const refused = await save(anna, change(book), version, 422);
-    expect((refused?.body as { faults: { path: string }[] }).faults.map((each) => each.path)).toContain(path);
+    expect((refused.body as { faults: { path: string }[] }).faults.map((each) => each.path)).toContain(path);
   });
 
   it('are kept from a role the supervisors name: items stay, money goes, and nothing is saved', async () => {
@@ -104,7 +101,7 @@ describe('a firm’s prices', () => {
       expect(shown.hidden).toBe(true);
       expect(shown.book.items.length).toBe(book.items.length);
       expect(JSON.stringify(shown.book)).not.toMatch(/buyPence|markUpPercent|hourPence|hourCostPence/);
-      await agent?.get('/api/firm/lessons').expect(403);
+      await agent.get('/api/firm/lessons').expect(403);
     }
     await save(olga, book, version + 1, 403);
     expect((await seen(anna)).hidden).toBe(false);
@@ -112,7 +109,7 @@ describe('a firm’s prices', () => {
   });
 
   it('stand in the firm’s record without a figure', async () => {
-    const { entries } = (await anna?.get('/api/firm/record').expect(200))?.body as {
+    const { entries } = (await anna.get('/api/firm/record').expect(200)).body as {
       entries: { what: string; details: object }[];
     };
     const changed = entries.find(({ what }) => what === 'prices-changed');
@@ -125,11 +122,11 @@ describe('schemes of money help', () => {
     const schemes = {
       schemes: [{ id: 's', name: 'Help', outletCapPence: 35000, evidence: [{ id: 'e', text: 'Proof' }] }],
     };
-    await alan?.post('/api/firm/schemes').send(schemes).expect(403);
-    await olga?.post('/api/firm/schemes').send(schemes).expect(201);
-    expect((await alan?.get('/api/firm/schemes').expect(200))?.body).toMatchObject(schemes);
+    await alan.post('/api/firm/schemes').send(schemes).expect(403);
+    await olga.post('/api/firm/schemes').send(schemes).expect(201);
+    expect((await alan.get('/api/firm/schemes').expect(200)).body).toMatchObject(schemes);
     await olga
-      ?.post('/api/firm/schemes')
+      .post('/api/firm/schemes')
       .send({ schemes: [{ id: 's', name: '' }] })
       .expect(422);
   });

@@ -162,7 +162,7 @@ export function quotationRoutes(pool: Pool, mailer: Mailer | undefined): Router 
           basis: made.basis,
           surveySeq: head.seq,
         });
-        await audit(db, asker, jobId, 'quotation-made', { number: quote.number, revision });
+        await audit(db, asker, jobId, 'quotation-made', { number: quote.number, edition: revision });
       });
     }
     response.status(201).json(await ofJob(request, (db, _asker, jobId) => listed(db, jobId)));
@@ -176,7 +176,7 @@ export function quotationRoutes(pool: Pool, mailer: Mailer | undefined): Router 
       if (found.state !== 'made' && found.state !== 'sent')
         throw new Problem(409, 'Not to be sent', 'It was answered, withdrawn, or a newer one has taken its place.');
       if (found.state === 'made') await setState(db, found.id, 'sent');
-      await audit(db, asker, jobId, 'quotation-sent', { number: found.quote.number, revision: found.revision });
+      await audit(db, asker, jobId, 'quotation-sent', { number: found.quote.number, edition: found.revision });
       if (mailTo === undefined)
         return { token: await drawQuotationToken(db, asker.firmId, found.id), ...(await listed(db, jobId)) };
       if (!mailer) throw new Problem(409, 'No mail here', 'This server sends no mail. Hand the link over yourself.');
@@ -202,7 +202,7 @@ export function quotationRoutes(pool: Pool, mailer: Mailer | undefined): Router 
         throw new Problem(409, 'It was answered', 'What a customer has answered stays as it is.');
       if (found.state !== 'withdrawn') {
         await setState(db, found.id, 'withdrawn');
-        await audit(db, asker, jobId, 'quotation-withdrawn', { number: found.quote.number, revision: found.revision });
+        await audit(db, asker, jobId, 'quotation-withdrawn', { number: found.quote.number, edition: found.revision });
       }
       return listed(db, jobId);
     });

@@ -27,7 +27,12 @@ export interface Job {
   readonly archived: boolean;
   /** Answers of the customer that nobody has looked at yet; a copy of before this was told has none. */
   readonly fromCustomer?: number;
+  /** How its newest quotation stands; a copy of before this was told says nothing. */
+  readonly quotation?: QuotationState | null;
 }
+
+/** How a quotation stands. */
+export type QuotationState = 'made' | 'sent' | 'accepted' | 'declined' | 'withdrawn' | 'replaced';
 
 export const STATE_WORDS: Readonly<Record<JobState, string>> = {
   'to-survey': 'To survey',

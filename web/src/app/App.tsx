@@ -17,6 +17,7 @@ const SignInPage = lazyPart(() => import('../people/SignInPage'));
 const SetUpPage = lazyPart(() => import('../people/SetUpPage'));
 const LinkPage = lazyPart(() => import('../people/LinkPage'));
 const AccountPage = lazyPart(() => import('../people/AccountPage'));
+const OrderPage = lazyPart(() => import('../order/OrderPage'));
 const HelpPage = lazyPart(() => import('../help/HelpPage'));
 const HistoryPage = lazyPart(() => import('../history/HistoryPage'));
 
@@ -40,6 +41,7 @@ export function App() {
               <Route path="/device" element={<DevicePage />} />
               <Route path="/account" element={<AccountPage />} />
               <Route path="/help/:part?" element={<HelpPage />} />
+              <Route path="/order" element={<OrderPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
               <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />

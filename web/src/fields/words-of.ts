@@ -6,6 +6,7 @@ import type { FieldWords, WordsOf } from './field-words';
 import { LOAD_WORDS } from './load-words';
 import { PLACE_WORDS } from './place-words';
 import { SUPPLY_WORDS } from './supply-words';
+import { WORKS_WORDS } from './works-words';
 
 const ALL: WordsOf = {
   ...PLACE_WORDS,
@@ -14,6 +15,7 @@ const ALL: WordsOf = {
   ...EQUIPMENT_WORDS,
   ...CIRCUIT_WORDS,
   ...LOAD_WORDS,
+  ...WORKS_WORDS,
 };
 
 /** A field’s words; undefined for one that is drawn in a way of its own. */

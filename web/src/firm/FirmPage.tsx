@@ -7,6 +7,10 @@ import { ChecklistsPanel } from './ChecklistsPanel';
 import { CustomerStepsPanel } from './CustomerStepsPanel';
 import { EquipmentPanel } from './EquipmentPanel';
 import { FIRM_SECTIONS, FirmNav, type FirmSection } from './FirmNav';
+import { LessonsPanel } from '../prices/LessonsPanel';
+import { PricesPanel } from '../prices/PricesPanel';
+import { RatesPanel } from '../prices/RatesPanel';
+import { SchemesPanel } from '../prices/SchemesPanel';
 import { PeoplePanel } from '../people/PeoplePanel';
 import { FirmRecordPanel } from './FirmRecordPanel';
 import { MailPanel } from './MailPanel';
@@ -45,6 +49,14 @@ function Section({ at, me }: { readonly at: FirmSection; readonly me: Me }) {
       return <AddressPanel />;
     case 'costs':
       return <CostsPanel />;
+    case 'prices':
+      return <PricesPanel me={me} />;
+    case 'rates':
+      return <RatesPanel />;
+    case 'money-help':
+      return <SchemesPanel />;
+    case 'lessons':
+      return <LessonsPanel />;
     case 'devices':
       return <DevicesPanel />;
     case 'checklists':

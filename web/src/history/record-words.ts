@@ -45,11 +45,11 @@ export function recordWords({ what, details }: Pick<RecordEntry, 'what' | 'detai
     case 'schemes-changed':
       return `Schemes of money help saved: ${of('schemes')}`;
     case 'quotation-made':
-      return `Quotation ${of('number')} made${of('revision') === '1' ? '' : `, revision ${of('revision')}`}`;
+      return `Quotation ${of('number')} made${of('edition') === '1' ? '' : `, revision ${of('edition')}`}`;
     case 'quotation-sent':
-      return `Quotation ${of('number')}, revision ${of('revision')}, sent or handed over`;
+      return `Quotation ${of('number')}, revision ${of('edition')}, sent or handed over`;
     case 'quotation-withdrawn':
-      return `Quotation ${of('number')}, revision ${of('revision')}, withdrawn`;
+      return `Quotation ${of('number')}, revision ${of('edition')}, withdrawn`;
     case 'terms-changed':
       return 'What the options cost was set';
     case 'rules-changed':

@@ -1,10 +1,11 @@
 import { CLOCK_TITLES } from '@keen-gauge/core/calendar/clocks';
-import { CloudOff, EllipsisVertical, HardDriveDownload, MessageCircleQuestion } from 'lucide-react';
+import { CloudOff, EllipsisVertical, HardDriveDownload, MessageCircleQuestion, FileText } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { jobNumber, stateWords, type Job } from '../api/jobs';
 import { shortDayWords } from '../calendar/day-words';
 import { RowMenu } from '../kit/RowMenu';
+import { QUOTATION_WORDS } from '../stations/quotation/quotation-words';
 import { RouteMark } from '../kit/RouteMark';
 
 const Line = styled.div`
@@ -114,6 +115,12 @@ export function JobRow({
             <span style={{ color: 'var(--accent)', fontWeight: 600, fontSize: '0.92rem', display: 'block' }}>
               <MessageCircleQuestion size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> From the customer:{' '}
               {job.fromCustomer} to review
+            </span>
+          )}
+          {job.quotation != null && job.quotation !== 'withdrawn' && (
+            <span style={{ fontWeight: 600, fontSize: '0.92rem', display: 'block' }}>
+              <FileText size={16} aria-hidden style={{ verticalAlign: '-0.2em' }} /> Quotation{' '}
+              {QUOTATION_WORDS[job.quotation]}
             </span>
           )}
           {hereAt === undefined && isWithout && <Small as="span">Not on this device.</Small>}

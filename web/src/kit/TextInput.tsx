@@ -27,7 +27,7 @@ export interface TextInputProps {
   readonly isReadOnly?: boolean;
   /** How many lines are seen at once, of several. */
   readonly rows?: number;
-  readonly inputMode?: 'numeric' | 'text';
+  readonly inputMode?: 'numeric' | 'decimal' | 'text';
   readonly autoComplete?: string;
   readonly lines?: boolean;
   readonly maxLength?: number;

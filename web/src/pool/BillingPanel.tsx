@@ -1,4 +1,6 @@
 import { billed, costsOf, coveringPrice, ownCostsOf, type BilledMonth } from '@keen-gauge/core/pool/billing';
+import { pounds } from '@keen-gauge/core/money/pence';
+import { saveCsv } from '../kit/csv';
 import { jobNumber } from '../api/jobs';
 import { Button } from '../kit/Button';
 import { FieldGrid } from '../kit/fields';
@@ -59,7 +61,7 @@ export function BillingPanel() {
             <Row>
               <Button
                 onPress={() => {
-                  void saveCsv(`${jobNumber(job.number)}-billing.csv`, months);
+                  void saveMonths(`${jobNumber(job.number)}-billing.csv`, months);
                 }}
               >
                 Save as CSV
@@ -97,21 +99,13 @@ function Months({ months }: { readonly months: readonly BilledMonth[] }) {
   );
 }
 
-/** Whole pence as pounds. @example pounds(4750) // '£47.50' */
-export const pounds = (pence: number): string => `£${(pence / 100).toFixed(2)}`;
-
-async function saveCsv(name: string, months: readonly BilledMonth[]): Promise<void> {
-  const { default: Papa } = await import('papaparse');
-  const rows = months.map(({ milesPerYear, kwh, pence, ownPence }) => ({
-    'miles a year': milesPerYear,
-    'kWh a month': kwh.toFixed(1),
-    'from the row, £ a month': (pence / 100).toFixed(2),
-    'from an own supply, £ a month': ownPence === null ? '' : (ownPence / 100).toFixed(2),
-  }));
-  const url = URL.createObjectURL(new Blob([`\uFEFF${Papa.unparse(rows)}`], { type: 'text/csv' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const saveMonths = (name: string, months: readonly BilledMonth[]): Promise<void> =>
+  saveCsv(name, [
+    ['miles a year', 'kWh a month', 'from the row, £ a month', 'from an own supply, £ a month'],
+    ...months.map(({ milesPerYear, kwh, pence, ownPence }) => [
+      String(milesPerYear),
+      kwh.toFixed(1),
+      (pence / 100).toFixed(2),
+      ownPence === null ? '' : (ownPence / 100).toFixed(2),
+    ]),
+  ]);

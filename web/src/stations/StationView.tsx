@@ -15,6 +15,10 @@ const LoadsStation = lazyPart(() => import('./loads/LoadsStation'));
 const LoopStation = lazyPart(() => import('./loop/LoopStation'));
 const PackStation = lazyPart(() => import('./pack/PackStation'));
 const RouteStation = lazyPart(() => import('./route/RouteStation'));
+const CrewStation = lazyPart(() => import('./crew/CrewStation'));
+const MaterialsStation = lazyPart(() => import('./materials/MaterialsStation'));
+const QuotationStation = lazyPart(() => import('./quotation/QuotationStation'));
+const WorksStation = lazyPart(() => import('./works/WorksStation'));
 const TestsStation = lazyPart(() => import('./after/TestsStation'));
 
 /** Has every station come before it is gone to: the connection may be lost on the way from one to the next. */
@@ -31,6 +35,10 @@ export function fetchStationsAhead(): void {
     CompareStation,
     RouteStation,
     PackStation,
+    WorksStation,
+    MaterialsStation,
+    QuotationStation,
+    CrewStation,
     CommissioningStation,
     TestsStation,
     AfterStation,
@@ -69,6 +77,14 @@ export function StationView({ station }: { readonly station: Station }) {
       return <RouteStation />;
     case 'pack':
       return <PackStation />;
+    case 'works':
+      return <WorksStation />;
+    case 'materials':
+      return <MaterialsStation />;
+    case 'quotation':
+      return <QuotationStation />;
+    case 'crew':
+      return <CrewStation />;
     case 'after':
       return <AfterStation />;
   }

@@ -14,17 +14,22 @@ export const STATION_NAMES: Readonly<Record<Station, string>> = {
   compare: 'Compare options',
   route: 'Route and dates',
   pack: 'Pack',
+  works: 'Work on site',
+  materials: 'Materials and price',
+  quotation: 'Quotation',
+  crew: 'Crew sheet',
   commissioning: 'Commissioning',
   tests: 'Tests',
   after: 'Labels and handover',
 };
 
-/** The walk in four legs. */
+/** The walk in its legs. */
 export const LEGS: readonly { readonly name: string; readonly stations: readonly Station[] }[] = [
   { name: 'The supply', stations: ['place', 'cut-out', 'loop', 'line-up', 'earthing', 'loads'] },
   { name: 'The new load', stations: ['charger', 'limit', 'circuit', 'compare'] },
   { name: 'The operator', stations: ['route', 'pack'] },
-  { name: 'The fit', stations: ['commissioning', 'tests', 'after'] },
+  { name: 'The price', stations: ['works', 'materials', 'quotation'] },
+  { name: 'The fit', stations: ['crew', 'commissioning', 'tests', 'after'] },
 ];
 
 /** What can be looked at of a survey: the next question, its stations, its photographs, what is still to find out, the review before signing, what the customer is asked and says, a row of bays, and the supplies of a site. */

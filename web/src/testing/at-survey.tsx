@@ -74,7 +74,10 @@ class WorkerHere {
   constructor() {
     const { port1, port2 } = new MessageChannel();
     expose(
-      { reckon: (what: WhatIf, survey: Survey, rules: typeof gbDefault) => WHAT_IF[what](survey, rules) },
+      {
+        reckon: (what: WhatIf, survey: Survey, rules: typeof gbDefault, more: unknown) =>
+          WHAT_IF[what](survey, rules, more as never),
+      },
       port2 as unknown as Parameters<typeof expose>[1],
     );
     channels.push(port1);

@@ -18,6 +18,9 @@ export function dueAt(owed: readonly Owed[]): DueAt {
   return { commissioning: at('commissioning'), tests: at('tests'), after: at('after') };
 }
 
+/** What follows from the survey rather than asks something of it. */
+const OF_THE_PRICE: readonly Station[] = ['works', 'materials', 'quotation', 'crew'];
+
 /** What is open at each station: its findings; at the route its reasons, at the pack what is missing, after the job what is owed. */
 export function workAt(station: Station, assessment: Assessment, missing: number, owed?: DueAt): StationWork {
   if (station === 'route') {
@@ -30,6 +33,8 @@ export function workAt(station: Station, assessment: Assessment, missing: number
   if (due !== undefined) return { open: due, words: due === 0 ? 'nothing due' : `${due} after fitting`, danger: false };
   if (station === 'pack')
     return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
+  // Nothing is asked there that a decision waits for.
+  if (OF_THE_PRICE.includes(station)) return { open: 0, words: '', danger: false };
   if (station === 'circuit' && assessment.circuits.length === 0)
     return { open: 1, words: 'no equipment yet', danger: false };
   const here = assessment.findings.filter((finding) => finding.station === station);

@@ -30,7 +30,7 @@ describe('asking what would be', () => {
     const asker = new Asker('options', reckon);
     const heard: unknown[] = [];
     asker.subscribe(() => heard.push(asker.get().answer));
-    for (const notes of ['one', 'two', 'three']) asker.ask(noted(notes), gbDefault);
+    for (const notes of ['one', 'two', 'three']) asker.ask(noted(notes), gbDefault, null);
     expect(asked).toEqual(['one']);
     await answer();
     expect(heard).toEqual([]);
@@ -43,19 +43,19 @@ describe('asking what would be', () => {
   it('keeps the last answer while the next is reckoned', async () => {
     const { reckon, answer } = slow();
     const asker = new Asker('options', reckon);
-    asker.ask(noted('one'), gbDefault);
+    asker.ask(noted('one'), gbDefault, null);
     await answer();
-    asker.ask(noted('two'), gbDefault);
+    asker.ask(noted('two'), gbDefault, null);
     expect(asker.get()).toMatchObject({ answer: ['one'], hasFailed: false });
   });
 
   it('says that it failed, and goes on with what is asked next', async () => {
     const { reckon, answer, fail } = slow();
     const asker = new Asker('options', reckon);
-    asker.ask(noted('one'), gbDefault);
+    asker.ask(noted('one'), gbDefault, null);
     await fail();
     expect(asker.get()).toMatchObject({ answer: null, hasFailed: true });
-    asker.ask(noted('two'), gbDefault);
+    asker.ask(noted('two'), gbDefault, null);
     await answer();
     expect(asker.get()).toMatchObject({ answer: ['two'], hasFailed: false });
   });
@@ -64,8 +64,8 @@ describe('asking what would be', () => {
     const { reckon, asked, answer } = slow();
     const asker = new Asker('options', reckon);
     const leave = asker.subscribe(() => undefined);
-    asker.ask(noted('one'), gbDefault);
-    asker.ask(noted('two'), gbDefault);
+    asker.ask(noted('one'), gbDefault, null);
+    asker.ask(noted('two'), gbDefault, null);
     leave();
     await answer();
     expect(asked).toEqual(['one']);

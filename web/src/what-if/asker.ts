@@ -1,19 +1,25 @@
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
-import type { AnswerTo, WhatIf } from './reckon';
+import type { AnswerTo, MoreFor, WhatIf } from './reckon';
 
 /** What reckons, elsewhere: a worker, or in tests a function. */
-export type Reckon = <K extends WhatIf>(what: K, survey: Survey, rules: Rules) => Promise<AnswerTo<K>>;
+export type Reckon = <K extends WhatIf>(
+  what: K,
+  survey: Survey,
+  rules: Rules,
+  more: MoreFor<K>,
+) => Promise<AnswerTo<K>>;
 
-interface Question {
+interface Question<K extends WhatIf> {
   readonly survey: Survey;
   readonly rules: Rules;
+  readonly more: MoreFor<K>;
 }
 
 /** The last answer there was, and what it answers; none yet at first. */
 export interface Told<K extends WhatIf> {
   readonly answer: AnswerTo<K> | null;
-  readonly to: Question | null;
+  readonly to: Question<K> | null;
   readonly hasFailed: boolean;
 }
 
@@ -24,7 +30,7 @@ export interface Told<K extends WhatIf> {
 export class Asker<K extends WhatIf> {
   private told: Told<K> = { answer: null, to: null, hasFailed: false };
   private readonly listeners = new Set<() => void>();
-  private next: Question | null = null;
+  private next: Question<K> | null = null;
   private isAtWork = false;
 
   constructor(
@@ -43,15 +49,15 @@ export class Asker<K extends WhatIf> {
     };
   };
 
-  ask(survey: Survey, rules: Rules): void {
-    this.next = { survey, rules };
+  ask(survey: Survey, rules: Rules, more: MoreFor<K>): void {
+    this.next = { survey, rules, more };
     if (!this.isAtWork) void this.goOn();
   }
 
   private async goOn(): Promise<void> {
     this.isAtWork = true;
     for (let to = this.taken(); to; to = this.taken()) {
-      const { answer, hasFailed } = await this.reckon(this.what, to.survey, to.rules).then(
+      const { answer, hasFailed } = await this.reckon(this.what, to.survey, to.rules, to.more).then(
         (found) => ({ answer: found, hasFailed: false }),
         () => ({ answer: null, hasFailed: true }),
       );
@@ -60,7 +66,7 @@ export class Asker<K extends WhatIf> {
     this.isAtWork = false;
   }
 
-  private taken(): Question | null {
+  private taken(): Question<K> | null {
     const { next } = this;
     this.next = null;
     return next;

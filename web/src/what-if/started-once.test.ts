@@ -23,12 +23,15 @@ describe('a worker started when it is first asked', () => {
       return next.worker;
     });
     expect(made).toHaveLength(0);
-    const asked = [reckon('options', blankSurvey(), gbDefault), reckon('whatWouldChange', blankSurvey(), gbDefault)];
+    const asked = [
+      reckon('options', blankSurvey(), gbDefault, null),
+      reckon('whatWouldChange', blankSurvey(), gbDefault, null),
+    ];
     expect(made).toHaveLength(1);
     made[0]?.breakDown();
     for (const each of asked) await expect(each).rejects.toThrow('not found');
     expect(made[0]?.terminate).toHaveBeenCalledTimes(1);
-    void reckon('options', blankSurvey(), gbDefault);
+    void reckon('options', blankSurvey(), gbDefault, null);
     expect(made).toHaveLength(2);
   });
 });

@@ -24,8 +24,8 @@ export function startedOnce(start: () => Worker): Reckon {
     broken.catch(() => undefined);
     return { reckon: wrap<WhatIfWorker>(worker).reckon as unknown as Reckon, broken };
   };
-  return (what, survey, rules) => {
+  return (what, survey, rules, more) => {
     const { reckon, broken } = (running ??= started());
-    return Promise.race([reckon(what, survey, rules), broken]);
+    return Promise.race([reckon(what, survey, rules, more), broken]);
   };
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useSurvey } from '../survey/SurveyContext';
 import { Asker, type Reckon } from './asker';
-import type { AnswerTo, WhatIf } from './reckon';
+import type { AnswerTo, MoreFor, PlainWhatIf, WhatIf } from './reckon';
 import { startedOnce } from './started-once';
 
 /** Nobody reads an answer between two keys of one word. */
@@ -19,19 +19,29 @@ export interface Answered<K extends WhatIf> {
 }
 
 /** Something reckoned of the survey at hand beside the page; the last answer stays, told as such, while the next is reckoned. */
-export function useWhatIf<K extends WhatIf>(what: K, reckon: Reckon = inWorker): Answered<K> {
+export function useWhatIf<K extends PlainWhatIf>(what: K): Answered<K> {
+  return useWhatIfWith(what, null);
+}
+
+/** The same where it takes something more than the survey; `more` is the same thing as long as nothing of it changes, and undefined while it has not come. */
+export function useWhatIfWith<K extends WhatIf>(
+  what: K,
+  more: MoreFor<K> | undefined,
+  reckon: Reckon = inWorker,
+): Answered<K> {
   const { survey, rules } = useSurvey();
   const [asker] = useState(() => new Asker(what, reckon));
   const { answer, to, hasFailed } = useSyncExternalStore(asker.subscribe, asker.get);
 
   useEffect(() => {
+    if (more === undefined) return undefined;
     const timer = setTimeout(() => {
-      asker.ask(survey, rules);
+      asker.ask(survey, rules, more);
     }, PAUSE_MS);
     return () => {
       clearTimeout(timer);
     };
-  }, [asker, survey, rules]);
+  }, [asker, survey, rules, more]);
 
-  return { answer, isCurrent: to?.survey === survey && to.rules === rules, hasFailed };
+  return { answer, isCurrent: to?.survey === survey && to.rules === rules && to.more === more, hasFailed };
 }

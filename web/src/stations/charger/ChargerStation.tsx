@@ -16,6 +16,7 @@ import { StationFrame } from '../StationFrame';
 import { freshProposal } from './fresh-proposal';
 import { OtherPanel } from './OtherPanel';
 import { ProposalPanel } from './ProposalPanel';
+import { SiteEquipmentPanel } from './SiteEquipmentPanel';
 import { Field } from '../../fields/Field';
 
 const OTHERS = PROPOSAL_KINDS.filter((kind) => kind !== 'vehicle-charger').map((value) => ({
@@ -38,7 +39,14 @@ export default function ChargerStation() {
           of={proposals.map(({ id }) => id)}
           from={4}
         >
-          {isCharger(proposal) ? <ProposalPanel proposal={proposal} /> : <OtherPanel proposal={proposal} />}
+          {isCharger(proposal) ? (
+            <>
+              <ProposalPanel proposal={proposal} />
+              <SiteEquipmentPanel proposal={proposal} />
+            </>
+          ) : (
+            <OtherPanel proposal={proposal} />
+          )}
         </OneOf>
       ))}
       {proposals.length === 0 ? (

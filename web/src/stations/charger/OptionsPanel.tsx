@@ -4,9 +4,13 @@ import type { DecidingFact, Outcome } from '@keen-gauge/core/options/what-would-
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
 import { PRIORITIES, PRIORITY_NAMES, type Priority } from '@keen-gauge/core/survey/words/option-words';
+import { ukDay } from '@keen-gauge/core/calendar/days';
+import { pounds } from '@keen-gauge/core/money/pence';
 import { ChevronDown } from 'lucide-react';
+import { useMemo } from 'react';
 import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-components';
 import styled from 'styled-components';
+import { usePrices } from '../../api/prices';
 import { useMedia } from '../../app/use-media';
 import { Grounds } from '../../grounds/Grounds';
 import { Button } from '../../kit/Button';
@@ -17,8 +21,10 @@ import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
 import { Meanwhile } from '../../what-if/Meanwhile';
 import { fitWords, withOption } from '../../what-if/option-words';
-import { useWhatIf } from '../../what-if/use-what-if';
+import type { OptionSum } from '../../what-if/reckon';
+import { useWhatIf, useWhatIfWith } from '../../what-if/use-what-if';
 import { BoundChoice, BoundNumber, BoundText } from '../bound';
+import { Pounds } from '../../price/Pounds';
 
 const Cards = styled.ol`
   list-style: none;
@@ -140,6 +146,7 @@ function Compared({
   const wide = useMedia('(min-width: 44rem)');
   // What is so whatever is done is said once, above them all.
   const everywhere = found.length < 2 ? [] : alreadyInAll(found);
+  const sums = useOptionSums();
   return (
     <>
       <p role="status">{whyFirst(found, priority)}</p>
@@ -178,7 +185,9 @@ function Compared({
                 <dt>Wait</dt>
                 <dd>{waitWords(option)}</dd>
                 <dt>Cost</dt>
-                <dd>{option.costWords}</dd>
+                <dd>
+                  <OptionCost option={option} sum={sums?.find(({ optionId }) => optionId === option.id)} />
+                </dd>
               </dl>
               {option.already
                 .filter((says) => !everywhere.includes(says))
@@ -209,6 +218,33 @@ function Compared({
       </Cards>
     </>
   );
+}
+
+/** What an option costs: the firm’s price where the price list has everything of it, its words for the cost where it has not; the operator’s charge beside it. */
+function OptionCost({ option, sum }: { readonly option: Option; readonly sum: OptionSum | undefined }) {
+  if (sum === undefined) return option.costWords;
+  const { operatorPence } = sum;
+  return (
+    <>
+      {sum.isComplete ? <Pounds of={sum.totalPence} /> : option.costWords}
+      {!sum.isComplete && (
+        <span className="quiet"> ({sum.open.length === 1 ? 'one line' : `${sum.open.length} lines`} not priced)</span>
+      )}
+      {operatorPence === null ? (
+        <span className="quiet"> and what the operator charges, not entered yet</span>
+      ) : (
+        operatorPence > 0 && <span> and {pounds(operatorPence)} to the operator</span>
+      )}
+    </>
+  );
+}
+
+/** Each option in money; null where prices have not come, or are kept from this person. */
+function useOptionSums(): readonly OptionSum[] | null {
+  const { data } = usePrices();
+  const day = ukDay(new Date());
+  const atDay = useMemo(() => (data && !data.hidden ? { book: data.book, day } : undefined), [data, day]);
+  return useWhatIfWith('optionSums', atDay).answer;
 }
 
 /** Open questions of which an answer comes to something else than another does. */

@@ -8,6 +8,7 @@ import { CablePanel } from './CablePanel';
 import { DevicePanel } from './DevicePanel';
 import { FeederPanel } from './FeederPanel';
 import { PositionPanel } from './PositionPanel';
+import { ReusePanel } from './ReusePanel';
 import { SizesPanel } from './SizesPanel';
 import { SurgePanel } from './SurgePanel';
 
@@ -37,6 +38,7 @@ export default function CircuitStation() {
             station="circuit"
             of={survey.proposals.map((each) => each.id)}
           >
+            <ReusePanel proposal={proposal} />
             <CablePanel proposal={proposal} />
             {circuit && <SizesPanel circuit={circuit} />}
             <DevicePanel proposal={proposal} />

@@ -9,6 +9,9 @@ import { NodeCableFields } from './NodeCableFields';
 import { Field } from '../../fields/Field';
 import { ratingLabel, USUAL_RATINGS_A } from '../../fields/node-ratings';
 
+/** Parts that a firm takes out: the meter and what stands before it are the operator’s. */
+const GOING: readonly SupplyNode['kind'][] = ['device', 'board', 'rcd', 'feeder', 'switch-fuse', 'split-block'];
+
 /** What is recorded of a node, by its kind. */
 export function NodeFields({ node }: { readonly node: SupplyNode }) {
   const { survey, assessment, job } = useSurvey();
@@ -34,6 +37,7 @@ export function NodeFields({ node }: { readonly node: SupplyNode }) {
       {(kind === 'device' || kind === 'feeder') && <DeviceFields path={path} />}
       {kind === 'board' && <BoardFields path={path} />}
       {kind !== 'service' && kind !== 'cut-out' && <NodeCableFields node={node} />}
+      {GOING.includes(kind) && node.planned !== true && <Field path={[...path, 'goes']} />}
     </>
   );
 }

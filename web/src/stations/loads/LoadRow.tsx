@@ -12,6 +12,7 @@ import { Select } from '../../kit/Select';
 import { useSet, useSurvey } from '../../survey/SurveyContext';
 import { AskedFields } from '../AsLine';
 import { BoundAnswer, BoundChoice, BoundCode, BoundNumber, BoundSelect, BoundText } from '../bound';
+import { FateFields } from './FateFields';
 import { PhotoStrip } from '../../photos/PhotoStrip';
 import { placesToHang } from '../places';
 import { sizeKey, sizeWords, type SizeKey } from './load-words';
@@ -84,6 +85,7 @@ export function LoadRow({ load }: { readonly load: Load }) {
                 assumed
               </em>
             )}
+            {load.fate !== undefined && <em style={{ whiteSpace: 'nowrap', color: 'var(--accent)' }}> {load.fate}</em>}
           </span>
           <span className="quiet">{CLASS_NAMES[load.class]}</span>
           <span className="figures">{sizeWords(load)}</span>
@@ -203,6 +205,7 @@ function LoadEditor({ load }: { readonly load: Load }) {
           { value: false, label: 'No' },
         ]}
       />
+      <FateFields load={load} />
       <PhotoStrip subject="load" subjectId={load.id} of={`rating plate, ${load.label ?? load.class}`} />
       {survey.supply.phases === 3 && (
         <BoundChoice

@@ -1,0 +1,171 @@
+import type { CrewLine } from '@keen-gauge/core/crew/sheet';
+import { PencilLine } from 'lucide-react';
+import { useState } from 'react';
+import { CheckboxButton, CheckboxField } from 'react-aria-components';
+import styled from 'styled-components';
+import { BareButton, Button, MainButton } from '../../kit/Button';
+import { NumberInput } from '../../kit/NumberInput';
+import { Row, Stack } from '../../kit/Panel';
+import { TextInput } from '../../kit/TextInput';
+import { useSurvey } from '../../survey/SurveyContext';
+import { useFitRecord } from './use-fit-record';
+
+const Tick = styled(CheckboxButton)`
+  display: grid;
+  grid-template-columns: 1.7rem minmax(0, 1fr);
+  gap: 0.5rem;
+  align-items: start;
+  min-height: 48px;
+  padding: 0.45rem 0;
+  cursor: pointer;
+  &[data-focus-visible] {
+    outline: 3px solid var(--focus);
+  }
+  @media print {
+    min-height: 0;
+    padding: 0.1rem 0;
+  }
+`;
+
+const Box = styled.span`
+  width: 1.5rem;
+  height: 1.5rem;
+  border: 2px solid var(--strong-line);
+  border-radius: 4px;
+  display: grid;
+  place-items: center;
+  [data-selected] > & {
+    background: var(--ink);
+    border-color: var(--ink);
+  }
+  @media print {
+    width: 1rem;
+    height: 1rem;
+  }
+`;
+
+const Plain = styled.div`
+  padding: 0.45rem 0;
+  @media print {
+    padding: 0.1rem 0;
+  }
+`;
+
+/** What is said, and beside it the way to say that it was fitted differently. */
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  & > section {
+    grid-column: 1 / -1;
+  }
+`;
+
+/** One line: read, or ticked when it is done; a planned figure can be entered as it was fitted. */
+export function CrewLineRow({ line }: { readonly line: CrewLine }) {
+  const { survey } = useSurvey();
+  const { tick } = useFitRecord();
+  const [isDiffering, setDiffering] = useState(false);
+  const done = survey.fit?.ticks?.find(({ id }) => id === line.id);
+  const words = (
+    <span>
+      {line.text}
+      {line.value !== undefined && (
+        <>
+          {': '}
+          <strong>{line.value}</strong>
+        </>
+      )}
+      {line.note !== undefined && (
+        <span className="quiet" style={{ display: 'block', fontSize: '0.9rem' }}>
+          {line.note}
+        </span>
+      )}
+      {done?.by !== undefined && (
+        <span className="quiet no-print" style={{ display: 'block', fontSize: '0.85rem' }}>
+          {done.by}
+          {done.at === undefined ? '' : `, ${done.at.slice(0, 10)}`}
+        </span>
+      )}
+    </span>
+  );
+  return (
+    <Line>
+      {line.isTask ? (
+        <CheckboxField
+          isSelected={done !== undefined}
+          onChange={(isOn) => {
+            tick(line.id, isOn);
+          }}
+        >
+          <Tick>
+            <Box aria-hidden>
+              <svg width={15} height={15} viewBox="0 0 14 14">
+                <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
+              </svg>
+            </Box>
+            {words}
+          </Tick>
+        </CheckboxField>
+      ) : (
+        <Plain>{words}</Plain>
+      )}
+      {line.field !== undefined &&
+        (isDiffering ? (
+          <AsFitted
+            line={line}
+            field={line.field}
+            onDone={() => {
+              setDiffering(false);
+            }}
+          />
+        ) : (
+          <BareButton
+            className="no-print"
+            aria-label={`Fitted differently: ${line.text}`}
+            onPress={() => {
+              setDiffering(true);
+            }}
+          >
+            <PencilLine size={19} aria-hidden />
+          </BareButton>
+        ))}
+    </Line>
+  );
+}
+
+/** What was fitted in place of what was planned: it becomes what the survey says, with the plan kept beside it. */
+function AsFitted({
+  line,
+  field,
+  onDone,
+}: {
+  readonly line: CrewLine;
+  readonly field: NonNullable<CrewLine['field']>;
+  readonly onDone: () => void;
+}) {
+  const { differ } = useFitRecord();
+  const [value, setValue] = useState(field.value);
+  const [why, setWhy] = useState('');
+  return (
+    <Stack as="section" aria-label={`As fitted: ${line.text}`} style={{ padding: '0.3rem 0 0.8rem 2.2rem' }}>
+      <div style={{ maxWidth: '14rem' }}>
+        <NumberInput label="As fitted" unit={field.unit} least={0} most={5000} value={value} onChange={setValue} />
+      </div>
+      <TextInput label="Why" value={why} onChange={setWhy} maxLength={300} />
+      <Row>
+        <MainButton
+          isDisabled={value === undefined || value === field.value}
+          onPress={() => {
+            if (value === undefined) return;
+            differ(line, field, value, why.trim());
+            onDone();
+          }}
+        >
+          Record what was fitted
+        </MainButton>
+        <Button onPress={onDone}>Cancel</Button>
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,30 @@
+import styled from 'styled-components';
+
+/** Lines of the sheet, ruled; close together on paper, so that it is one page. */
+export const Ruled = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  & > li {
+    border-top: 1px solid var(--line);
+  }
+`;
+
+export const Photos = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.6rem;
+  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  & img {
+    display: block;
+    width: 100%;
+    aspect-ratio: 4 / 3;
+    object-fit: cover;
+    border-radius: var(--corner);
+  }
+  & span {
+    font-size: 0.85rem;
+  }
+`;
