@@ -15,6 +15,7 @@ import { benchPack } from './pack';
 import { benchPhotos } from './photos';
 import { benchHomes } from './homes';
 import { benchPhone } from './phone';
+import { benchPricing } from './pricing';
 import { benchPool } from './pool';
 import { benchNoSignal } from './no-signal';
 import { benchReadNumber } from './read-number';
@@ -36,6 +37,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   photos: benchPhotos,
   pack: benchPack,
   options: benchOptions,
+  pricing: benchPricing,
   diary: benchDiary,
   homes: benchHomes,
   pool: benchPool,

@@ -4,7 +4,7 @@ import { gbDefault } from '../rules/gb-default';
 import { pricesAt } from '../price/at-day';
 import { PriceBook, PriceTerms } from '../price/price-book';
 import { starterBook } from '../price/starter';
-import { options } from '../options/options';
+import { assessedOptions } from '../options/options';
 import { lawRuns } from '../testing/law-runs';
 import { settledSurvey, type Change } from '../testing/settled-survey';
 import type { Line } from '../materials/line';
@@ -176,10 +176,10 @@ describe('a survey in money', () => {
 
 describe('options in money', () => {
   const survey = settledSurvey(chosen);
-  const found = options(survey, gbDefault);
+  const found = assessedOptions(survey, gbDefault);
   it('each is the price of its own survey; held to a fixed rate adds its commissioning', () => {
-    const priced = optionPrices(found, gbDefault, starter);
-    expect(priced.map(({ optionId }) => optionId)).toEqual(found.map(({ id }) => id));
+    const priced = optionPrices(found, starter);
+    expect(priced.map(({ optionId }) => optionId)).toEqual(found.map(({ option }) => option.id));
     const at = (id: string): number => priced.find(({ optionId }) => optionId === id)?.estimate.total.pence ?? 0;
     // 0.5 h at £48 and 20 %.
     expect(at('fixed-limit') - at('full-rate')).toBe(2880);

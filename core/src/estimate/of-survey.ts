@@ -1,12 +1,10 @@
 /** What a survey costs, and what each option of it costs. */
-import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import { standingLines } from '../materials/edited';
 import { surveyLines } from '../materials/survey-lines';
-import type { Option } from '../options/option';
+import type { AssessedOption } from '../options/options';
 import type { Pence } from '../money/pence';
 import type { Prices } from '../price/at-day';
-import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import type { OptionKind } from '../survey/words/option-words';
 import { estimateOf, type Estimate } from './estimate';
@@ -32,13 +30,9 @@ export interface OptionPrice {
 const OPERATORS: readonly OptionKind[] = ['fuse-upgrade', 'un-loop', 'three-phase', 'other-supply'];
 
 /** Each option in money. Options are surveys, so that each is priced as the survey is. */
-export function optionPrices(
-  found: readonly Pick<Option, 'id' | 'kind' | 'also' | 'survey'>[],
-  rules: Rules,
-  prices: Prices,
-): OptionPrice[] {
-  return found.map(({ id, kind, also, survey }) => {
-    const estimate = estimateSurvey(survey, assess(survey, rules), prices);
+export function optionPrices(found: readonly AssessedOption[], prices: Prices): OptionPrice[] {
+  return found.map(({ option: { id, kind, also, survey }, assessment }) => {
+    const estimate = estimateSurvey(survey, assessment, prices);
     return {
       optionId: id,
       estimate,

@@ -52,5 +52,5 @@ export function taskLessons(jobs: readonly FinishedJob[], learnFrom: number): Ta
 
 /** A rate as it would have been right: to the hundredth of an hour. @example corrected(0.1, 1.4) // 0.14 */
 export function corrected(hours: number, median: number): number {
-  return Math.round(hours * median * 100) / 100;
+  return Math.round(hours * median * 100 + HAIR) / 100;
 }

@@ -26,6 +26,17 @@ interface Judged {
 
 /** Every option for the equipment proposed, those that hold first, then by what the customer cares about most. */
 export function options(survey: Survey, rules: Rules): Option[] {
+  return assessedOptions(survey, rules).map(({ option }) => option);
+}
+
+/** An option with what is said of the survey that is taken over when it is chosen. */
+export interface AssessedOption {
+  readonly option: Option;
+  readonly assessment: Assessment;
+}
+
+/** The same options, each with its assessment: what is worked out for an option is worked out once. */
+export function assessedOptions(survey: Survey, rules: Rules): AssessedOption[] {
   if (survey.proposals.length === 0 || survey.proposals.some(({ ratedA }) => ratedA === undefined)) return [];
   const limits = [fixedLimit(survey, rules), managed(survey, rules)].flatMap((each) =>
     each ? [judge(each, rules)] : [],
@@ -39,10 +50,13 @@ export function options(survey: Survey, rules: Rules): Option[] {
     ...together(survey, changes, alone, limits, rules),
     ...heldMeanwhile(limits, alone, rules),
   ];
-  return inOrder(
-    found.map((each) => asOption(each, rules)),
-    survey.driver?.priority,
-  );
+  const judged = new Map(found.map((each) => [asOption(each, rules), each]));
+  return inOrder([...judged.keys()], survey.driver?.priority).flatMap((option) => {
+    const of = judged.get(option);
+    if (!of) return [];
+    const taken = of.draft.takes;
+    return [{ option, assessment: taken === undefined ? of.assessment : assess(taken, rules) }];
+  });
 }
 
 function judge(draft: Draft, rules: Rules): Judged {

@@ -458,10 +458,6 @@ export const SCENARIOS: readonly Scenario[] = [
             drillings: [{ id: 'gable', through: 'stone', thicknessMm: 450, where: 'boathouse gable' }],
             rooms: [{ id: 'lawn', room: 'Lawn to the weir', disrupts: ['garden'] }],
           };
-          s.stages = [
-            { id: 'now', option: 'fixed-limit' },
-            { id: 'spring', option: 'new-feeder', name: 'A cable of its own in spring' },
-          ];
           s.proposals = [
             charger({
               nodeId: 'boathouse',

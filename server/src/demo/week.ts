@@ -113,6 +113,49 @@ const strongerFuse = (s: Survey): void => {
   s.request = { ...s.request, fuseUpgrade: true, wantedFuseA: 100 };
 };
 
+/** A garage on an old feeder: held to what it carries now, and a cable of its own in spring. */
+const garageInSteps = (s: Survey): void => {
+  for (const node of s.supply.nodes) if (node.kind === 'cut-out') node.ratingA = 100;
+  s.supply.nodes.push({
+    id: 'garage',
+    kind: 'feeder',
+    label: 'Garage feeder',
+    fedFrom: 'board',
+    ratingA: 20,
+    curve: 'B',
+    deviceType: 'mcb',
+    cable: {
+      type: 'armoured',
+      sizeMm2: 2.5,
+      lengthM: 28,
+      laid: 'buried',
+      cpc: 'core',
+      circuitsTogether: 1,
+      ambientC: 20,
+      insulationMm: 0,
+      terminalsFor90: 'no',
+    },
+  });
+  s.loads.push({ id: 'freezer', class: 'motor', label: 'Garage freezer', powerW: 400, nodeId: 'garage' });
+  for (const proposal of s.proposals)
+    if (proposal.circuit)
+      proposal.circuit.segments = [
+        {
+          id: 'wall',
+          lengthM: 4,
+          laid: 'clipped',
+          circuitsTogether: 1,
+          ambientC: 30,
+          insulationMm: 0,
+          fixedTo: 'brick',
+        },
+      ];
+  s.stages = [
+    { id: 'now', option: 'fixed-limit' },
+    { id: 'spring', option: 'new-feeder', name: 'A cable of its own in spring' },
+  ];
+};
+
 /** A working week of the demo firm, seen from today: jobs at every stage, some late, some nobody has. */
 export const WEEK: readonly Scenario[] = [
   rung({
@@ -195,6 +238,19 @@ export const WEEK: readonly Scenario[] = [
       days: [{ kind: 'survey-booked', inDays: 4, by: ISLA }],
     },
     100,
+  ),
+  settled(
+    {
+      line: 'The Old Dairy',
+      town: 'Cross Lane',
+      postcode: 'ZZ4 3OD',
+      customer: 'G. Lumby',
+      wanted: 'Charger in the garage, more power later',
+      assignedTo: ISLA,
+      changedDaysAgo: 1,
+    },
+    garageInSteps,
+    { nodeId: 'garage', limiter: {} },
   ),
   settled({
     line: '18 Orchard Garth',

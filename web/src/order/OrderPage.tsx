@@ -1,5 +1,4 @@
 import { JOB_STATES, type JobState } from '@keen-gauge/core/calendar/job-list';
-import { pounds } from '@keen-gauge/core/money/pence';
 import type { OrderList, OrderRow } from '@keen-gauge/core/order/order-list';
 import { Download } from 'lucide-react';
 import { useState } from 'react';

@@ -92,7 +92,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
         width={20}
         height={20}
         rx={open > 0 ? 10 : 5}
-        fill={open > 0 ? 'var(--surface)' : 'var(--ink)'}
+        fill={open > 0 || work.isPlain ? 'var(--surface)' : 'var(--ink)'}
         stroke="var(--ink)"
         strokeWidth={2.2}
       />
@@ -108,7 +108,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
         >
           {open > 99 ? '99+' : open}
         </text>
-      ) : (
+      ) : work.isPlain ? null : (
         <path
           d="M10.500 15.500l3.200 3.200 6-7"
           fill="none"

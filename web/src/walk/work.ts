@@ -7,6 +7,8 @@ export interface StationWork {
   readonly open: number;
   readonly words: string;
   readonly danger: boolean;
+  /** Nothing is ever open there: it is neither settled nor not. */
+  readonly isPlain?: true;
 }
 
 /** How many things are due at each station of the fit. */
@@ -34,7 +36,7 @@ export function workAt(station: Station, assessment: Assessment, missing: number
   if (station === 'pack')
     return { open: missing, words: missing === 0 ? 'complete' : `${missing} missing`, danger: false };
   // Nothing is asked there that a decision waits for.
-  if (OF_THE_PRICE.includes(station)) return { open: 0, words: '', danger: false };
+  if (OF_THE_PRICE.includes(station)) return { open: 0, words: '', danger: false, isPlain: true };
   if (station === 'circuit' && assessment.circuits.length === 0)
     return { open: 1, words: 'no equipment yet', danger: false };
   const here = assessment.findings.filter((finding) => finding.station === station);

@@ -2,11 +2,12 @@ import { basisOutcomes, missingKnowledge } from '@keen-gauge/core/demand-decisio
 import { judgeEquipment, type EquipmentVerdict } from '@keen-gauge/core/equipment/judge';
 import { optionPrices } from '@keen-gauge/core/estimate/of-survey';
 import type { EquipmentProfile } from '@keen-gauge/core/firm/equipment';
-import { options } from '@keen-gauge/core/options/options';
+import { assessedOptions, type AssessedOption } from '@keen-gauge/core/options/options';
 import { whatWouldChange } from '@keen-gauge/core/options/what-would-change';
 import { pricesAt } from '@keen-gauge/core/price/at-day';
 import type { PriceBook } from '@keen-gauge/core/price/price-book';
 import { adviseSite } from '@keen-gauge/core/site/combination';
+import { same, type Value } from '@keen-gauge/core/record/changes';
 import { stageSums, type StageSum } from '@keen-gauge/core/stages/sums';
 import type { Rules } from '@keen-gauge/core/rules/rules';
 import type { Survey } from '@keen-gauge/core/survey/survey';
@@ -20,22 +21,41 @@ export interface BookAtDay {
 /** What an option comes to in money, short enough to be sent from one thread to another. */
 export interface OptionSum {
   readonly optionId: string;
+  readonly title: string;
+  readonly why: string;
+  readonly holds: boolean | null;
   readonly totalPence: number;
   readonly isComplete: boolean;
   readonly operatorPence: number | null;
   readonly open: readonly string[];
 }
 
+let last: { readonly survey: Survey; readonly rules: Rules; readonly found: readonly AssessedOption[] } | undefined;
+
+const isSame = (one: unknown, other: unknown): boolean => same(one as Value, other as Value);
+
+/** The options of the survey at hand, once for everything that is asked of the same survey: a copy of it comes with each question. */
+function optionsOnce(survey: Survey, rules: Rules): readonly AssessedOption[] {
+  if (!last || !isSame(last.survey, survey) || !isSame(last.rules, rules))
+    last = { survey, rules, found: assessedOptions(survey, rules) };
+  return last.found;
+}
+
 function optionSums(survey: Survey, rules: Rules, { book, day }: BookAtDay): OptionSum[] {
-  return optionPrices(options(survey, rules), rules, pricesAt(book, day)).map(
-    ({ optionId, estimate, operatorPence, open }) => ({
+  const found = optionsOnce(survey, rules);
+  return optionPrices(found, pricesAt(book, day)).map(({ optionId, estimate, operatorPence, open }, at) => {
+    const option = found[at]?.option;
+    return {
       optionId,
+      title: option?.title ?? '',
+      why: option?.why ?? '',
+      holds: option?.holds ?? null,
       totalPence: estimate.total.pence,
       isComplete: estimate.isComplete,
       operatorPence,
       open,
-    }),
-  );
+    };
+  });
 }
 
 function equipmentVerdicts(
@@ -50,7 +70,7 @@ function equipmentVerdicts(
 
 /** Everything reckoned for surveys that might be: what takes many assessments, and so is done beside the page and not in it. */
 export const WHAT_IF = {
-  options: (survey: Survey, rules: Rules, _more: null) => options(survey, rules),
+  options: (survey: Survey, rules: Rules, _more: null) => optionsOnce(survey, rules).map(({ option }) => option),
   whatWouldChange: (survey: Survey, rules: Rules, _more: null) => whatWouldChange(survey, rules),
   basisOutcomes: (survey: Survey, rules: Rules, _more: null) => basisOutcomes(survey, rules),
   missingKnowledge: (survey: Survey, rules: Rules, _more: null) => missingKnowledge(survey, rules),

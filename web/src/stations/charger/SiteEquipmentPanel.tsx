@@ -59,6 +59,13 @@ const Rows = styled.dl`
   }
 `;
 
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.8rem;
+  align-items: start;
+`;
+
 /** What the place and the customer ask of the equipment, and which of the firm’s list meets it. */
 export function SiteEquipmentPanel({ proposal }: { readonly proposal: Proposal }) {
   const path = ['proposals', proposal.id, 'needs'] as const;
@@ -88,10 +95,11 @@ export function SiteEquipmentPanel({ proposal }: { readonly proposal: Proposal }
 
 function Compared({ proposal }: { readonly proposal: Proposal }) {
   const { data } = useEquipment();
-  const profiles = useMemo(
-    () => [...(data?.profiles ?? []).filter(({ retired }) => retired !== true), ...USUAL_EQUIPMENT],
-    [data],
-  );
+  const profiles = useMemo(() => {
+    const own = (data?.profiles ?? []).filter(({ retired }) => retired !== true);
+    // Usual kinds, without a maker, stand in while the firm has none of its own.
+    return own.length > 0 ? own : USUAL_EQUIPMENT;
+  }, [data]);
   const more = useMemo(() => ({ profiles }), [profiles]);
   const { answer, ...told } = useWhatIfWith('equipmentVerdicts', more);
   const { survey, store } = useSurvey();
@@ -106,16 +114,18 @@ function Compared({ proposal }: { readonly proposal: Proposal }) {
   };
   return (
     <Meanwhile title="Equipment for this site" isThere={answer !== null} {...told}>
-      {found.map((verdict) => (
-        <OneProfile
-          key={verdict.profileId}
-          verdict={verdict}
-          isChosen={proposal.profileId === verdict.profileId}
-          onTake={() => {
-            take(verdict.profileId);
-          }}
-        />
-      ))}
+      {[...found]
+        .sort((a, b) => Number(b.profileId === proposal.profileId) - Number(a.profileId === proposal.profileId))
+        .map((verdict) => (
+          <OneProfile
+            key={verdict.profileId}
+            verdict={verdict}
+            isChosen={proposal.profileId === verdict.profileId}
+            onTake={() => {
+              take(verdict.profileId);
+            }}
+          />
+        ))}
     </Meanwhile>
   );
 }
@@ -151,7 +161,7 @@ function OneProfile({
         <StateMark state={STATES[verdict]} words={WORDS[verdict]} />
       </Row>
       <p className="quiet">{note}</p>
-      <Row>
+      <Beside>
         <More label="Row by row">
           <Rows>
             {rows.map((each) => (
@@ -159,12 +169,10 @@ function OneProfile({
             ))}
           </Rows>
         </More>
-      </Row>
-      <div>
         <Button aria-label={`Take ${name}`} isDisabled={isChosen} onPress={onTake}>
           {isChosen ? 'Taken' : 'Take this one'}
         </Button>
-      </div>
+      </Beside>
     </Stack>
   );
 }

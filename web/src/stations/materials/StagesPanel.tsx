@@ -63,6 +63,8 @@ function StageList({
   readonly put: (next: Stage[]) => void;
 }) {
   const { answer, ...told } = useWhatIfWith('stageSums', priced.atDay);
+  const { answer: options } = useWhatIf('options');
+  const offered = (options ?? []).map(({ id, title }) => ({ value: id, label: title }));
   return (
     <Meanwhile title="Steps in time" isThere {...told}>
       {stages.map((stage, at) => (
@@ -72,6 +74,7 @@ function StageList({
           at={at}
           sum={answer?.find(({ id }) => id === stage.id)}
           hidden={priced.hidden}
+          offered={offered}
           onRemove={() => {
             put(stages.filter(({ id }) => id !== stage.id));
           }}
@@ -99,19 +102,20 @@ function StageFields({
   at,
   sum,
   hidden,
+  offered,
   onRemove,
 }: {
   readonly stage: Stage;
   readonly at: number;
   readonly sum: StageSum | undefined;
   readonly hidden: boolean;
+  /** The options there are, to be done in a step. */
+  readonly offered: readonly { readonly value: string; readonly label: string }[];
   readonly onRemove: () => void;
 }) {
   const { survey, store } = useSurvey();
-  const { answer: options } = useWhatIf('options');
   const path = ['stages', stage.id] as const;
   const chosen = stage.option === undefined ? AS_IT_IS : [stage.option, stage.also].filter(Boolean).join('+');
-  const offered = (options ?? []).map(({ id, title }) => ({ value: id, label: title }));
   const known = chosen === AS_IT_IS || offered.some(({ value }) => value === chosen);
   const choose = (id: string): void => {
     const { option: _option, also: _also, ...rest } = stage;

@@ -15,7 +15,7 @@ import { TextInput } from '../../kit/TextInput';
 import { StateMark } from '../../kit/StateMark';
 import type { Priced } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
-import { useWhatIf, useWhatIfWith } from '../../what-if/use-what-if';
+import { useWhatIfWith } from '../../what-if/use-what-if';
 
 const Offer = styled(CheckboxButton)`
   display: grid;
@@ -64,7 +64,6 @@ export function MakePanel({
 }) {
   const { job, survey, state } = useSurvey();
   const { answer: sums } = useWhatIfWith('optionSums', priced.atDay);
-  const { answer: options } = useWhatIf('options');
   const [offered, setOffered] = useState<readonly string[]>([AS_RECORDED]);
   const [about, setAbout] = useState(job.wanted);
   const [pictures, setPictures] = useState<readonly string[]>([]);
@@ -82,16 +81,13 @@ export function MakePanel({
   };
   const choices: readonly Offered[] = [
     own,
-    ...(options ?? []).map((option): Offered => {
-      const sum = sums?.find(({ optionId }) => optionId === option.id);
-      return {
-        id: option.id,
-        title: option.title,
-        note: option.why,
-        fits: option.holds,
-        sum: sum === undefined ? '…' : sum.isComplete ? pounds(sum.totalPence) : `${sum.open.length} not priced`,
-      };
-    }),
+    ...(sums ?? []).map((option): Offered => ({
+      id: option.optionId,
+      title: option.title,
+      note: option.why,
+      fits: option.holds,
+      sum: option.isComplete ? pounds(option.totalPence) : `${option.open.length} not priced`,
+    })),
   ];
   const open = from?.quotations.find(({ state: at }) => at === 'made' || at === 'sent');
   const isSaved = state.saveState === 'saved';
