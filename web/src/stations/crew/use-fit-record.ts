@@ -1,7 +1,7 @@
 import type { CrewField, CrewLine } from '@keen-gauge/core/crew/sheet';
-import { apply, type Path, type Value } from '@keen-gauge/core/record/changes';
 import type { Fit, FitDifference } from '@keen-gauge/core/survey/fit';
 import type { Survey } from '@keen-gauge/core/survey/survey';
+import { withField } from '../../survey/edits';
 import { useSurvey } from '../../survey/SurveyContext';
 
 /** Entering how the fitting went: each tick and each difference with who and when, as one step that undo takes back. */
@@ -33,7 +33,7 @@ export function useFitRecord(): {
         by: me.name,
         at: at(),
       };
-      put(withValue(survey, field.path, fitted), {
+      put(withField(survey, field.path, fitted), {
         differences: [...(fit.differences ?? []).filter(({ id }) => id !== line.id), difference],
       });
     },
@@ -41,10 +41,4 @@ export function useFitRecord(): {
       put(survey, values);
     },
   };
-}
-
-/** The survey with one figure as it was fitted; a part on the way that is not there yet is made. */
-function withValue(survey: Survey, path: Path, to: number): Survey {
-  const { document, conflicts } = apply(survey as unknown as Value, [{ kind: 'set', path, to }]);
-  return conflicts.length > 0 ? survey : (document as unknown as Survey);
 }
