@@ -2,21 +2,29 @@
 import { HAIR } from '../rules/rounding';
 import { TASKS, type Task } from '../price/tasks';
 
-/** Hours of one finished job by task, as estimated and as worked. */
+type ByTask = Readonly<Partial<Record<Task, number>>>;
+
+/** Hours of one finished job by task, as estimated and as worked, and the rates it was estimated by. */
 export interface FinishedJob {
   readonly jobId: string;
-  readonly estimated: Readonly<Partial<Record<Task, number>>>;
-  readonly worked: Readonly<Partial<Record<Task, number>>>;
+  readonly estimated: ByTask;
+  /** Person-hours each, on the day of the estimate. */
+  readonly rates: ByTask;
+  readonly worked: ByTask;
 }
 
-export interface TaskLesson {
-  readonly task: Task;
+/** What a number of jobs say of one thing. */
+export interface Spread {
   readonly jobs: number;
-  /** Worked ÷ estimated: the middle one, and between which the middle half lies; null while there are too few jobs. */
+  /** As it was ÷ as it was estimated: the middle one, and between which the middle half lies; null while there are too few jobs. */
   readonly median: number | null;
   readonly quartiles: readonly [number, number] | null;
   /** How many jobs are still wanted. */
   readonly wanted: number;
+}
+
+export interface TaskLesson extends Spread {
+  readonly task: Task;
 }
 
 /** A share of a sorted list, between neighbours by their distance. Source: linear interpolation of order statistics. */
@@ -27,27 +35,32 @@ export function quantile(sorted: readonly number[], share: number): number {
   return from + (to - from) * (at - low);
 }
 
-/** Every task that some finished job had both estimated and worked. A job that says nothing of a task counts for nothing there. */
-export function taskLessons(jobs: readonly FinishedJob[], learnFrom: number): TaskLesson[] {
+/**
+ * Every task that some finished job had both estimated and worked, against what the rates of now would have estimated:
+ * a rate taken over once is not suggested again by the same jobs. A job that says nothing of a task counts for nothing there.
+ */
+export function taskLessons(jobs: readonly FinishedJob[], learnFrom: number, now: ByTask): TaskLesson[] {
   return TASKS.flatMap((task): TaskLesson[] => {
-    const ratios = jobs
-      .flatMap(({ estimated, worked }) => {
-        const [planned, took] = [estimated[task], worked[task]];
-        return planned === undefined || took === undefined || planned <= 0 ? [] : [took / planned];
-      })
-      .sort((a, b) => a - b);
-    if (ratios.length === 0) return [];
-    const enough = ratios.length >= learnFrom;
-    return [
-      {
-        task,
-        jobs: ratios.length,
-        median: enough ? quantile(ratios, 0.5) : null,
-        quartiles: enough ? [quantile(ratios, 0.25), quantile(ratios, 0.75)] : null,
-        wanted: Math.max(0, learnFrom - ratios.length),
-      },
-    ];
+    const ratios = jobs.flatMap(({ estimated, worked, rates }) => {
+      const [planned, took] = [estimated[task], worked[task]];
+      if (planned === undefined || took === undefined || planned <= 0) return [];
+      const [then = 0, present = then] = [rates[task], now[task]];
+      return then > 0 && present > 0 ? [(took / planned) * (then / present)] : [took / planned];
+    });
+    return ratios.length === 0 ? [] : [{ task, ...spread(ratios, learnFrom) }];
   });
+}
+
+/** The middle of some shares and between which the middle half lies, once there are enough of them. */
+export function spread(shares: readonly number[], learnFrom: number): Spread {
+  const sorted = [...shares].sort((a, b) => a - b);
+  const enough = sorted.length >= learnFrom;
+  return {
+    jobs: sorted.length,
+    median: enough ? quantile(sorted, 0.5) : null,
+    quartiles: enough ? [quantile(sorted, 0.25), quantile(sorted, 0.75)] : null,
+    wanted: Math.max(0, learnFrom - sorted.length),
+  };
 }
 
 /** A rate as it would have been right: to the hundredth of an hour. @example corrected(0.1, 1.4) // 0.14 */

@@ -43,3 +43,16 @@ export function pricesAt(book: PriceBook, day: string): Prices {
     terms,
   };
 }
+
+/** What tasks take each, of everybody who is on them added up, in hours; a task without a rate is left out. */
+export function personHours(
+  tasks: readonly Task[],
+  rateOf: (task: Task) => WorkRate | undefined,
+): Partial<Record<Task, number>> {
+  return Object.fromEntries(
+    tasks.flatMap((task) => {
+      const rate = rateOf(task);
+      return rate?.hours === undefined ? [] : [[task, rate.hours * (rate.people ?? 1)]];
+    }),
+  );
+}

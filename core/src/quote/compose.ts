@@ -10,6 +10,8 @@ import type { Prices } from '../price/at-day';
 import type { Rules } from '../rules/rules';
 import { assess } from '../assess';
 import { judgeScheme } from '../schemes/meets';
+import { personHours } from '../price/at-day';
+import type { Task } from '../price/tasks';
 import type { Scheme } from '../schemes/scheme';
 import { planEstimate, stageEstimate, stagePlans, type StagePlan } from '../stages/stages';
 import { equipmentName, isCharger } from '../survey/words/kinds';
@@ -99,7 +101,7 @@ export function composeQuote(facts: QuoteFacts): QuoteMade {
       return photo ? [{ id, caption: photo.caption ?? '' }] : [];
     }),
   };
-  return { quote, basis: basisOf(choices), faults: unique(faults) };
+  return { quote, basis: basisOf(choices, prices), faults: unique(faults) };
 }
 
 function choiceOf(id: string, facts: QuoteFacts): Choice | null {
@@ -246,13 +248,14 @@ function disruption({ works }: Survey): string[] {
   ];
 }
 
-function basisOf(choices: readonly Choice[]): QuoteBasis {
+function basisOf(choices: readonly Choice[], prices: Prices): QuoteBasis {
   return {
     choices: choices.map(({ id, estimate }) => ({
       id,
       netPence: estimate.net.pence,
       costPence: estimate.costPence,
       hours: estimate.hoursByTask,
+      rates: personHours(Object.keys(estimate.hoursByTask) as Task[], prices.rate),
       materials: estimate.lines.flatMap(({ standing, line }) =>
         line.kind !== 'material' || standing.isStruck || line.quantity === null
           ? []

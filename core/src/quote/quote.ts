@@ -59,6 +59,8 @@ export interface QuoteBasis {
     readonly netPence: Pence;
     readonly costPence: Pence;
     readonly hours: Readonly<Partial<Record<Task, number>>>;
+    /** The rates these hours were estimated by: person-hours each, so that a rate changed since is told from jobs that took longer. */
+    readonly rates: Readonly<Partial<Record<Task, number>>>;
     readonly materials: readonly { readonly id: string; readonly item: string | null; readonly quantity: number }[];
   }[];
 }

@@ -26,7 +26,7 @@ export async function quote(
   pool: Pool,
   asker: Actor,
   jobId: string,
-  { answer, question, took }: DemoQuotation,
+  { answer, question, took, cable }: DemoQuotation,
   about: string,
 ): Promise<void> {
   await inFirm(pool, asker, async (db) => {
@@ -84,7 +84,10 @@ export async function quote(
       return planned === undefined ? [] : [{ id: task, hours: Math.round(planned * share * 100) / 100 }];
     });
     if (hours.length === 0) return;
-    const next = { ...head.survey, fit: { ...head.survey.fit, hours } };
+    const used = (basis.choices[0]?.materials ?? []).flatMap(({ id: line, item, quantity }) =>
+      cable !== undefined && item?.startsWith('cable-') ? [{ id: line, quantity: Math.round(quantity * cable) }] : [],
+    );
+    const next = { ...head.survey, fit: { ...head.survey.fit, hours, ...(used.length > 0 ? { used } : {}) } };
     const changes = diff(head.survey as unknown as Value, next as unknown as Value);
     await saveRevision(db, asker, jobId, { id: newId(), parentId: head.revisionId, changes });
   });

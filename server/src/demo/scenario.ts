@@ -27,6 +27,8 @@ export interface DemoQuotation {
   readonly answer?: 'accepted' | 'declined';
   readonly question?: string;
   readonly took?: Readonly<Partial<Record<Task, number>>>;
+  /** How much cable was used, against the plan. */
+  readonly cable?: number;
 }
 
 /** A made-up job: what it was called, and the stages its survey went through, each a change by one of the people. */

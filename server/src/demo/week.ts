@@ -378,7 +378,12 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 6,
-    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.3, dig: 1.6, 'fit-equipment': 0.9, test: 1 } },
+    quoted: {
+      by: PIERS,
+      answer: 'accepted',
+      took: { 'run-cable': 1.3, dig: 1.6, 'fit-equipment': 0.9, test: 1 },
+      cable: 1.1,
+    },
     days: [{ kind: 'commissioned', inDays: -6, by: TOBIN }],
   }),
   settled({
@@ -389,7 +394,12 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: ISLA,
     changedDaysAgo: 35,
-    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.1, dig: 1.4, 'fit-equipment': 1, test: 1.2 } },
+    quoted: {
+      by: PIERS,
+      answer: 'accepted',
+      took: { 'run-cable': 1.1, dig: 1.4, 'fit-equipment': 1, test: 1.2 },
+      cable: 1.2,
+    },
     days: [{ kind: 'commissioned', inDays: -35, by: ISLA }],
   }),
   settled({
@@ -400,7 +410,12 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 20,
-    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.5, dig: 1.5, 'fit-equipment': 1.1, test: 1 } },
+    quoted: {
+      by: PIERS,
+      answer: 'accepted',
+      took: { 'run-cable': 1.5, dig: 1.5, 'fit-equipment': 1.1, test: 1 },
+      cable: 1.1,
+    },
     days: [
       { kind: 'commissioned', inDays: -27, by: TOBIN },
       { kind: 'notice-sent', inDays: -20, by: PIERS },
@@ -414,7 +429,12 @@ export const WEEK: readonly Scenario[] = [
     wanted: 'Vehicle charger on the drive',
     assignedTo: TOBIN,
     changedDaysAgo: 45,
-    quoted: { by: PIERS, answer: 'accepted', took: { 'run-cable': 1.2, dig: 1.9, 'fit-equipment': 0.8, test: 0.9 } },
+    quoted: {
+      by: PIERS,
+      answer: 'accepted',
+      took: { 'run-cable': 1.2, dig: 1.9, 'fit-equipment': 0.8, test: 0.9 },
+      cable: 1.05,
+    },
     days: [
       { kind: 'commissioned', inDays: -60, by: TOBIN },
       { kind: 'notice-sent', inDays: -52, by: PIERS },

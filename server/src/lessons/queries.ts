@@ -1,10 +1,11 @@
 import type { FinishedJob } from '@keen-gauge/core/learning/rates';
+import { usedByItem, type MaterialsUsed } from '@keen-gauge/core/learning/materials';
 import type { EndedQuote } from '@keen-gauge/core/learning/wins';
 import type { PriceBook } from '@keen-gauge/core/price/price-book';
 import type { QuoteBasis } from '@keen-gauge/core/quote/quote';
 import { STARTER_TERMS } from '@keen-gauge/core/price/starter';
 import { KIND_NAMES, type ProposalKind } from '@keen-gauge/core/survey/words/kinds';
-import type { TaskHours } from '@keen-gauge/core/survey/fit';
+import type { MaterialUsed, TaskHours } from '@keen-gauge/core/survey/fit';
 import type { PoolClient } from 'pg';
 
 interface Row {
@@ -14,6 +15,7 @@ interface Row {
   readonly basis: QuoteBasis;
   readonly choice: string | null;
   readonly hours: readonly TaskHours[] | null;
+  readonly used: readonly MaterialUsed[] | null;
   readonly kind: ProposalKind | null;
 }
 
@@ -21,7 +23,7 @@ interface Row {
 async function endedQuotes(db: PoolClient): Promise<Row[]> {
   const found = await db.query<Row>(
     `SELECT DISTINCT ON (q.number) q.job_id AS "jobId", q.state, q.valid_until::text AS "validUntil", q.basis,
-            a.choice, j.survey #> '{fit,hours}' AS hours, j.survey #>> '{proposals,0,kind}' AS kind
+            a.choice, j.survey #> '{fit,hours}' AS hours, j.survey #> '{fit,used}' AS used, j.survey #>> '{proposals,0,kind}' AS kind
        FROM quotations q JOIN jobs j ON j.id = q.job_id
        LEFT JOIN quotation_answers a ON a.quotation_id = q.id AND a.kind = 'accepted'
       WHERE q.state <> 'withdrawn'
@@ -31,22 +33,24 @@ async function endedQuotes(db: PoolClient): Promise<Row[]> {
   return found.rows;
 }
 
-/** What there is to learn from: finished jobs with hours estimated and worked, and quotations as they ended. */
+/** What there is to learn from: finished jobs with hours estimated and worked, materials planned and used, and quotations as they ended. */
 export async function lessonsOf(
   db: PoolClient,
   book: PriceBook,
   today: string,
-): Promise<{ readonly jobs: FinishedJob[]; readonly quotes: EndedQuote[] }> {
+): Promise<{ readonly jobs: FinishedJob[]; readonly materials: MaterialsUsed[]; readonly quotes: EndedQuote[] }> {
   const rows = await endedQuotes(db);
   const hourCost = book.terms.hourCostPence ?? STARTER_TERMS.hourCostPence;
   const jobs: FinishedJob[] = [];
-  const quotes = rows.map(({ jobId, state, validUntil, basis, choice, hours, kind }): EndedQuote => {
+  const materials: MaterialsUsed[] = [];
+  const quotes = rows.map(({ jobId, state, validUntil, basis, choice, hours, used, kind }): EndedQuote => {
     const chosen = basis.choices.find(({ id }) => id === choice) ?? basis.choices[0];
     const worked = Object.fromEntries(
       (hours ?? []).flatMap((each) => (each.hours === undefined ? [] : [[each.id, each.hours]])),
     );
     if (state === 'accepted' && chosen && Object.keys(worked).length > 0)
-      jobs.push({ jobId, estimated: chosen.hours, worked });
+      jobs.push({ jobId, estimated: chosen.hours, rates: chosen.rates, worked });
+    if (state === 'accepted' && chosen && used !== null) materials.push(usedByItem(chosen.materials, used));
     const estimated = Object.values(chosen?.hours ?? {}).reduce((sum, each) => sum + each, 0);
     const took = Object.values(worked).reduce((sum, each) => sum + each, 0);
     return {
@@ -58,5 +62,5 @@ export async function lessonsOf(
         state === 'accepted' && took > 0 ? Math.round((chosen?.costPence ?? 0) + (took - estimated) * hourCost) : null,
     };
   });
-  return { jobs, quotes };
+  return { jobs, materials, quotes };
 }

@@ -1,6 +1,9 @@
 import { ukDay } from '@keen-gauge/core/calendar/days';
+import { materialLessons } from '@keen-gauge/core/learning/materials';
 import { taskLessons } from '@keen-gauge/core/learning/rates';
 import { kindLessons } from '@keen-gauge/core/learning/wins';
+import { personHours } from '@keen-gauge/core/price/at-day';
+import { TASKS } from '@keen-gauge/core/price/tasks';
 import { STARTER_TERMS } from '@keen-gauge/core/price/starter';
 import { Router } from 'express';
 import type { Pool } from 'pg';
@@ -16,9 +19,15 @@ export function lessonRoutes(pool: Pool): Router {
     const asker = askerOf(request);
     const shown = await inFirm(pool, asker, async (db) => {
       const { book } = await bookToSee(db, asker);
-      const { jobs, quotes } = await lessonsOf(db, book, ukDay(new Date()));
+      const { jobs, materials, quotes } = await lessonsOf(db, book, ukDay(new Date()));
+      const learnFrom = book.terms.learnFrom ?? STARTER_TERMS.learnFrom;
       return {
-        tasks: taskLessons(jobs, book.terms.learnFrom ?? STARTER_TERMS.learnFrom),
+        tasks: taskLessons(
+          jobs,
+          learnFrom,
+          personHours(TASKS, (task) => book.rates.find((each) => each.task === task)),
+        ),
+        materials: materialLessons(materials, learnFrom),
         kinds: kindLessons(quotes),
         finished: jobs.length,
       };

@@ -1,5 +1,5 @@
 import { ukDay } from '@keen-gauge/core/calendar/days';
-import { Count, RequiredText, Text } from '@keen-gauge/core/survey/fields';
+import { Count, Text } from '@keen-gauge/core/survey/fields';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -65,7 +65,8 @@ class QuoteBody {
   @IsOptional()
   @IsArray({ message: 'a list of photographs' })
   @ArrayMaxSize(12, { message: 'at most twelve photographs' })
-  @RequiredText(64, 'ids of photographs')
+  @IsString({ each: true, message: 'ids of photographs' })
+  @MaxLength(64, { each: true, message: 'ids of photographs' })
   pictures?: string[];
   /** The number it is a revision of; left out, it is a quotation of its own. */
   @Count(1, 1_000_000_000) revises?: number;

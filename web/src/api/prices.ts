@@ -1,4 +1,5 @@
 import type { KindLesson } from '@keen-gauge/core/learning/wins';
+import type { MaterialLesson } from '@keen-gauge/core/learning/materials';
 import type { TaskLesson } from '@keen-gauge/core/learning/rates';
 import type { OrderList } from '@keen-gauge/core/order/order-list';
 import type { PriceBook } from '@keen-gauge/core/price/price-book';
@@ -23,6 +24,7 @@ export const putSchemes = (schemes: Schemes): Promise<Schemes> => call('POST', '
 /** What the firm’s own jobs teach of its rates and quotations. */
 export interface Lessons {
   readonly tasks: readonly TaskLesson[];
+  readonly materials: readonly MaterialLesson[];
   readonly kinds: readonly KindLesson[];
   readonly finished: number;
 }

@@ -29,6 +29,9 @@ export default function MoreSheet({
         <div>
           <LightSwitch />
         </div>
+        <Away to="/order" replace onClick={onClose}>
+          Order: what to buy over several jobs
+        </Away>
         <Away to="/help" replace onClick={onClose}>
           Help: words, and how the figures are made
         </Away>

@@ -6,6 +6,7 @@ import {
   HardDriveDownload,
   LogOut,
   SlidersHorizontal,
+  Truck,
   UserRound,
 } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -148,6 +149,9 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         </Bench>
         <Bench to="/diary">
           <CalendarDays size={19} aria-hidden /> Diary
+        </Bench>
+        <Bench to="/order">
+          <Truck size={19} aria-hidden /> Order
         </Bench>
         <Bench to="/firm">
           <SlidersHorizontal size={19} aria-hidden /> Firm settings

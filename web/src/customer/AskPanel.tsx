@@ -2,47 +2,18 @@ import { stepsOfFirm } from '@keen-gauge/core/customer/firm-steps';
 import { wantedSteps } from '@keen-gauge/core/customer/wanted';
 import { Send } from 'lucide-react';
 import { useState } from 'react';
-import { CheckboxButton, CheckboxField } from 'react-aria-components';
-import styled from 'styled-components';
 import { askCustomer, type FromCustomer } from '../api/customer';
 import { Button, MainButton } from '../kit/Button';
 import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { NumberInput } from '../kit/NumberInput';
 import { Panel, Row } from '../kit/Panel';
+import { TickRow, Ticks } from '../kit/TickRow';
 import { TextInput } from '../kit/TextInput';
 import { useSubmit } from '../api/use-submit';
 import { useSurvey } from '../survey/SurveyContext';
 import type { Act } from './act';
 import { isOpen } from './customer-words';
-
-const Tick = styled(CheckboxButton)`
-  display: grid;
-  grid-template-columns: 1.5rem minmax(0, 1fr);
-  gap: 0.6rem;
-  align-items: start;
-  min-height: 44px;
-  padding: 0.5rem 0;
-  border-top: 1px solid var(--line);
-  cursor: pointer;
-  &[data-focus-visible] {
-    outline: 3px solid var(--focus);
-  }
-`;
-
-const Box = styled.span`
-  width: 1.3rem;
-  height: 1.3rem;
-  margin-top: 0.1rem;
-  border: 2px solid var(--strong-line);
-  border-radius: 4px;
-  display: grid;
-  place-items: center;
-  [data-selected] > & {
-    background: var(--ink);
-    border-color: var(--ink);
-  }
-`;
 
 const USUAL_DAYS = 14;
 
@@ -86,9 +57,9 @@ function Chooser({ from, onAct }: { readonly from: FromCustomer; readonly onAct:
         what helps with this survey’s open questions.
       </p>
       <More label="Choose the steps">
-        <div>
+        <Ticks>
           {steps.map(({ id, ask }) => (
-            <CheckboxField
+            <TickRow
               key={id}
               isSelected={chosen.includes(id)}
               onChange={(isWanted) => {
@@ -97,17 +68,10 @@ function Chooser({ from, onAct }: { readonly from: FromCustomer; readonly onAct:
                 );
               }}
             >
-              <Tick>
-                <Box aria-hidden>
-                  <svg width={14} height={14} viewBox="0 0 14 14">
-                    <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
-                  </svg>
-                </Box>
-                {ask}
-              </Tick>
-            </CheckboxField>
+              {ask}
+            </TickRow>
           ))}
-        </div>
+        </Ticks>
       </More>
       <div style={{ maxWidth: '20rem' }}>
         <NumberInput

@@ -23,6 +23,8 @@ beforeEach(async () => {
   answers = {
     '/people': {},
     '/firm/equipment': {},
+    '/firm/prices': {},
+    '/firm/schemes': {},
     '/firm/terms': {},
     '/instruments': {},
     '/diary': {},

@@ -11,7 +11,15 @@ const DAY_MS = 86_400_000;
 const LATELY_MS = 7 * DAY_MS;
 
 /** What every survey needs that belongs to the firm. */
-const OF_THE_FIRM = ['/people', '/firm/equipment', '/firm/terms', '/instruments', '/diary'];
+const OF_THE_FIRM = [
+  '/people',
+  '/firm/equipment',
+  '/firm/terms',
+  '/firm/prices',
+  '/firm/schemes',
+  '/instruments',
+  '/diary',
+];
 
 const partsOf = (jobId: string): readonly string[] => [`/jobs/${jobId}/events`, `/jobs/${jobId}/packs`];
 

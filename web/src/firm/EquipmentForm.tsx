@@ -11,6 +11,7 @@ import { NumberInput } from '../kit/NumberInput';
 import { Row, Stack } from '../kit/Panel';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
+import { EquipmentSiteFields } from './EquipmentSiteFields';
 import { readAmperes } from './equipment-words';
 
 const YES_NO: readonly { readonly value: Answer; readonly label: string }[] = [
@@ -176,6 +177,7 @@ export function EquipmentForm({
           set({ canExport });
         }}
       />
+      <EquipmentSiteFields draft={draft} set={set} />
       <Row>
         <MainButton
           isDisabled={draft.name.trim() === '' || stepsA === null || failSafesA === null}

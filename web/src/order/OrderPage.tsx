@@ -2,7 +2,6 @@ import { JOB_STATES, type JobState } from '@keen-gauge/core/calendar/job-list';
 import type { OrderList, OrderRow } from '@keen-gauge/core/order/order-list';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { CheckboxButton, CheckboxField } from 'react-aria-components';
 import { useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { askOrder } from '../api/prices';
@@ -18,6 +17,7 @@ import { saveCsv } from '../kit/csv';
 import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
+import { TickRow, Ticks } from '../kit/TickRow';
 import { Searched } from '../kit/Searched';
 import { Pounds } from '../price/Pounds';
 
@@ -25,31 +25,6 @@ const Page = styled.main`
   max-width: 60rem;
   margin: 0 auto;
   padding: 1rem clamp(0.7rem, 2vw, 1.4rem) 3rem;
-`;
-
-const Pick = styled(CheckboxButton)`
-  display: grid;
-  grid-template-columns: 1.6rem minmax(0, 1fr);
-  gap: 0.5rem;
-  align-items: center;
-  min-height: 48px;
-  border-top: 1px solid var(--line);
-  cursor: pointer;
-  &[data-focus-visible] {
-    outline: 3px solid var(--focus);
-  }
-`;
-
-const Box = styled.span`
-  width: 1.3rem;
-  height: 1.3rem;
-  border: 2px solid var(--strong-line);
-  border-radius: 4px;
-  [data-selected] > & {
-    background: var(--ink);
-    border-color: var(--ink);
-    box-shadow: inset 0 0 0 3px var(--surface);
-  }
 `;
 
 const Buy = styled.li`
@@ -86,28 +61,23 @@ export default function OrderPage() {
             atAGlance={8}
           >
             {(seen) => (
-              <div>
+              <Ticks>
                 {seen.map((job) => (
-                  <CheckboxField
+                  <TickRow
                     key={job.id}
                     isSelected={picked.includes(job.id)}
                     onChange={(isOn) => {
                       setChosen(isOn ? [...picked, job.id] : picked.filter((id) => id !== job.id));
                     }}
                   >
-                    <Pick>
-                      <Box aria-hidden />
-                      <span>
-                        <strong>{job.place}</strong>{' '}
-                        <span className="quiet">
-                          {jobNumber(job.number)}, {STATE_WORDS[job.state].toLowerCase()}
-                          {job.quotation != null && `, quotation ${QUOTATION_WORDS[job.quotation]}`}
-                        </span>
-                      </span>
-                    </Pick>
-                  </CheckboxField>
+                    <strong>{job.place}</strong>{' '}
+                    <span className="quiet">
+                      {jobNumber(job.number)}, {STATE_WORDS[job.state].toLowerCase()}
+                      {job.quotation != null && `, quotation ${QUOTATION_WORDS[job.quotation]}`}
+                    </span>
+                  </TickRow>
                 ))}
-              </div>
+              </Ticks>
             )}
           </Searched>
           {problem !== undefined && <Notice kind="act" title={problem} />}

@@ -38,7 +38,7 @@ export function BookForm({
       {!data && !error && <Waiting />}
       {data?.hidden === true && <Notice kind="note" title="Your firm keeps prices from your role." />}
       {data?.hidden === false && (
-        <Form shown={data} onSaved={(next) => void mutate(next, false)}>
+        <Form shown={data} onSaved={(next) => void mutate(next, false)} onBehind={() => mutate()}>
           {children}
         </Form>
       )}
@@ -49,10 +49,12 @@ export function BookForm({
 function Form({
   shown,
   onSaved,
+  onBehind,
   children,
 }: {
   readonly shown: ShownBook;
   readonly onSaved: (next: ShownBook) => void;
+  readonly onBehind: () => Promise<unknown>;
   readonly children: (form: BookFormProps) => React.ReactNode;
 }) {
   const stored: Draft = { book: shown.book, version: shown.version };
@@ -97,6 +99,8 @@ function Form({
             onSaved(next);
             settle({ book: next.book, version: next.version });
           } catch (failed) {
+            // Theirs is fetched at once, so that there is something to choose between.
+            if (failed instanceof ServerProblem && failed.status === 409) await onBehind();
             if (failed instanceof ServerProblem && failed.faults.length > 0) {
               const [fault] = failed.faults;
               throw new Error(

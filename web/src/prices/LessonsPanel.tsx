@@ -1,4 +1,5 @@
 import { corrected, type TaskLesson } from '@keen-gauge/core/learning/rates';
+import type { MaterialLesson } from '@keen-gauge/core/learning/materials';
 import type { KindLesson } from '@keen-gauge/core/learning/wins';
 import type { PriceBook } from '@keen-gauge/core/price/price-book';
 import { TASK_WORDS } from '@keen-gauge/core/price/tasks';
@@ -45,6 +46,15 @@ export function LessonsPanel() {
           <TaskLine key={lesson.task} lesson={lesson} />
         ))}
       </Panel>
+      {data.materials.length > 0 && (
+        <Panel aria-label="Materials against the plan">
+          <h2>Materials against the plan</h2>
+          <p className="quiet">Waste is among your terms at Prices; lengths are the survey’s.</p>
+          {data.materials.map((lesson) => (
+            <MaterialLine key={lesson.item} lesson={lesson} />
+          ))}
+        </Panel>
+      )}
       <Panel aria-label="Quotations">
         <h2>Quotations</h2>
         {data.kinds.length === 0 && <p>No quotation has been made yet.</p>}
@@ -58,6 +68,7 @@ export function LessonsPanel() {
 
 function TaskLine({ lesson: { task, jobs, median, quartiles, wanted } }: { readonly lesson: TaskLesson }) {
   const { data, mutate } = usePrices();
+  const { mutate: learnAnew } = useLessons();
   const { isBusy, problem, submit } = useSubmit();
   const rate = data?.book.rates.find((each) => each.task === task);
   const next = median === null || rate?.hours === undefined ? null : corrected(rate.hours, median);
@@ -80,6 +91,7 @@ function TaskLine({ lesson: { task, jobs, median, quartiles, wanted } }: { reado
           : each,
       );
       await mutate(await putPrices({ ...book, rates }, version), false);
+      await learnAnew();
     });
   return (
     <Stack
@@ -94,8 +106,8 @@ function TaskLine({ lesson: { task, jobs, median, quartiles, wanted } }: { reado
         </p>
       ) : (
         <p>
-          {jobs} jobs took <strong>{fixed(median, 2)}</strong> times what was estimated in the middle; half of them
-          between {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
+          {jobs} jobs took <strong>{fixed(median, 2)}</strong> times what the rate of now estimates in the middle; half
+          of them between {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
         </p>
       )}
       {next !== null && median !== null && data && rate?.hours !== undefined && next !== rate.hours && (
@@ -115,6 +127,26 @@ function TaskLine({ lesson: { task, jobs, median, quartiles, wanted } }: { reado
       )}
       {problem !== undefined && <Notice kind="act" title={problem} />}
     </Stack>
+  );
+}
+
+function MaterialLine({ lesson: { item, jobs, median, quartiles, wanted } }: { readonly lesson: MaterialLesson }) {
+  const { data } = usePrices();
+  const name = data?.book.items.find(({ id }) => id === item)?.name ?? item;
+  return (
+    <div style={{ borderTop: '1px solid var(--line)', paddingTop: '0.5rem' }}>
+      <strong>{name}</strong>
+      {median === null || quartiles === null ? (
+        <p className="quiet">
+          {jobs} job{jobs === 1 ? '' : 's'} so far; {wanted} more before anything can be said.
+        </p>
+      ) : (
+        <p>
+          {jobs} jobs used <strong>{fixed(median, 2)}</strong> times what was planned in the middle; half of them
+          between {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
+        </p>
+      )}
+    </div>
   );
 }
 

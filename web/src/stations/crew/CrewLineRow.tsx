@@ -1,48 +1,14 @@
 import type { CrewLine } from '@keen-gauge/core/crew/sheet';
 import { PencilLine } from 'lucide-react';
 import { useState } from 'react';
-import { CheckboxButton, CheckboxField } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton, Button, MainButton } from '../../kit/Button';
 import { NumberInput } from '../../kit/NumberInput';
 import { Row, Stack } from '../../kit/Panel';
+import { TickRow } from '../../kit/TickRow';
 import { TextInput } from '../../kit/TextInput';
 import { useSurvey } from '../../survey/SurveyContext';
 import { useFitRecord } from './use-fit-record';
-
-const Tick = styled(CheckboxButton)`
-  display: grid;
-  grid-template-columns: 1.7rem minmax(0, 1fr);
-  gap: 0.5rem;
-  align-items: start;
-  min-height: 48px;
-  padding: 0.45rem 0;
-  cursor: pointer;
-  &[data-focus-visible] {
-    outline: 3px solid var(--focus);
-  }
-  @media print {
-    min-height: 0;
-    padding: 0.1rem 0;
-  }
-`;
-
-const Box = styled.span`
-  width: 1.5rem;
-  height: 1.5rem;
-  border: 2px solid var(--strong-line);
-  border-radius: 4px;
-  display: grid;
-  place-items: center;
-  [data-selected] > & {
-    background: var(--ink);
-    border-color: var(--ink);
-  }
-  @media print {
-    width: 1rem;
-    height: 1rem;
-  }
-`;
 
 const Plain = styled.div`
   padding: 0.45rem 0;
@@ -92,21 +58,14 @@ export function CrewLineRow({ line }: { readonly line: CrewLine }) {
   return (
     <Line>
       {line.isTask ? (
-        <CheckboxField
+        <TickRow
           isSelected={done !== undefined}
           onChange={(isOn) => {
             tick(line.id, isOn);
           }}
         >
-          <Tick>
-            <Box aria-hidden>
-              <svg width={15} height={15} viewBox="0 0 14 14">
-                <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
-              </svg>
-            </Box>
-            {words}
-          </Tick>
-        </CheckboxField>
+          {words}
+        </TickRow>
       ) : (
         <Plain>{words}</Plain>
       )}

@@ -1,48 +1,21 @@
 import { pounds } from '@keen-gauge/core/money/pence';
 import { AS_RECORDED } from '@keen-gauge/core/quote/compose';
+import type { StageSum } from '@keen-gauge/core/stages/sums';
 import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
 import { useState } from 'react';
-import { CheckboxButton, CheckboxField } from 'react-aria-components';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { useSubmit } from '../../api/use-submit';
 import { makeQuotation, type Quotations } from '../../api/quotations';
 import { MainButton } from '../../kit/Button';
 import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
 import { Panel } from '../../kit/Panel';
+import { TickRow, Ticks } from '../../kit/TickRow';
 import { TextInput } from '../../kit/TextInput';
 import { StateMark } from '../../kit/StateMark';
 import type { Priced } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
 import { useWhatIfWith } from '../../what-if/use-what-if';
-
-const Offer = styled(CheckboxButton)`
-  display: grid;
-  grid-template-columns: 1.5rem minmax(0, 1fr) auto;
-  gap: 0.2rem 0.6rem;
-  align-items: center;
-  min-height: 52px;
-  padding: 0.4rem 0;
-  border-top: 1px solid var(--line);
-  cursor: pointer;
-  &[data-focus-visible] {
-    outline: 3px solid var(--focus);
-  }
-`;
-
-const Box = styled.span`
-  width: 1.3rem;
-  height: 1.3rem;
-  border: 2px solid var(--strong-line);
-  border-radius: 4px;
-  display: grid;
-  place-items: center;
-  [data-selected] > & {
-    background: var(--ink);
-    border-color: var(--ink);
-  }
-`;
 
 interface Offered {
   readonly id: string;
@@ -50,6 +23,32 @@ interface Offered {
   readonly note: string;
   readonly fits: boolean | null;
   readonly sum: string;
+}
+
+interface RecordedSum {
+  readonly words: string;
+  readonly isComplete: boolean;
+  /** Something has no price; false too while it is still being worked out. */
+  readonly isOpen: boolean;
+}
+
+/** What the survey as recorded comes to: the sum of its steps where it is done in several. */
+function recordedSum({ estimate }: Priced, stages: number, steps: readonly StageSum[] | null): RecordedSum {
+  if (stages === 0) {
+    const { isComplete, total, unpriced } = estimate;
+    return {
+      isComplete,
+      isOpen: !isComplete,
+      words: isComplete ? pounds(total.pence) : `${unpriced.length} not priced`,
+    };
+  }
+  if (steps?.length !== stages) return { isComplete: false, isOpen: false, words: 'being worked out …' };
+  const open = steps.filter(({ isComplete, gap }) => !isComplete || gap !== null).length;
+  return {
+    isComplete: open === 0,
+    isOpen: open > 0,
+    words: open === 0 ? pounds(steps.reduce((sum, { totalPence }) => sum + totalPence, 0)) : `${open} steps not priced`,
+  };
 }
 
 /** What is offered, and making a quotation of it. */
@@ -64,11 +63,12 @@ export function MakePanel({
 }) {
   const { job, survey, state } = useSurvey();
   const { answer: sums } = useWhatIfWith('optionSums', priced.atDay);
+  const { answer: steps } = useWhatIfWith('stageSums', priced.atDay);
   const [offered, setOffered] = useState<readonly string[]>([AS_RECORDED]);
   const [about, setAbout] = useState(job.wanted);
   const [pictures, setPictures] = useState<readonly string[]>([]);
   const { isBusy, problem, submit } = useSubmit();
-  const { estimate } = priced;
+  const asRecorded = recordedSum(priced, survey.stages?.length ?? 0, steps);
   const own: Offered = {
     id: AS_RECORDED,
     title: survey.proposals.map(equipmentName).join(' and ') || 'As recorded',
@@ -77,7 +77,7 @@ export function MakePanel({
         ? `In ${survey.stages?.length ?? 0} steps, as planned`
         : 'As the survey is recorded',
     fits: true,
-    sum: estimate.isComplete ? pounds(estimate.total.pence) : `${estimate.unpriced.length} not priced`,
+    sum: asRecorded.words,
   };
   const choices: readonly Offered[] = [
     own,
@@ -104,19 +104,20 @@ export function MakePanel({
         }),
       );
     });
-  const blocked = offered.length === 0 || isBusy || !isSaved || (offered.includes(AS_RECORDED) && !estimate.isComplete);
+  const blocked =
+    offered.length === 0 || isBusy || !isSaved || (offered.includes(AS_RECORDED) && !asRecorded.isComplete);
   return (
     <Panel aria-label="Make a quotation">
       <h2>Make a quotation</h2>
-      {!estimate.isComplete && offered.includes(AS_RECORDED) && (
+      {asRecorded.isOpen && offered.includes(AS_RECORDED) && (
         <Notice kind="ask" title="Lines without a price stand in the way.">
           <Link to={`/jobs/${job.id}/materials`}>Price or strike them at Materials and price</Link>
         </Notice>
       )}
       <More label="What the customer chooses from" note={`${offered.length} of ${choices.length}`}>
-        <div>
+        <Ticks>
           {choices.map((choice) => (
-            <CheckboxField
+            <TickRow
               key={choice.id}
               isSelected={offered.includes(choice.id)}
               onChange={(isOn) => {
@@ -124,25 +125,16 @@ export function MakePanel({
                   choices.map(({ id }) => id).filter((id) => (id === choice.id ? isOn : offered.includes(id))),
                 );
               }}
+              end={<span style={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>{choice.sum}</span>}
             >
-              <Offer>
-                <Box aria-hidden>
-                  <svg width={14} height={14} viewBox="0 0 14 14">
-                    <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
-                  </svg>
-                </Box>
-                <span>
-                  <strong>{choice.title}</strong>
-                  {choice.fits === false && <StateMark state="fails" words="Does not fit" />}
-                  <span className="quiet" style={{ display: 'block', fontSize: '0.88rem' }}>
-                    {choice.note}
-                  </span>
-                </span>
-                <span style={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>{choice.sum}</span>
-              </Offer>
-            </CheckboxField>
+              <strong>{choice.title}</strong>
+              {choice.fits === false && <StateMark state="fails" words="Does not fit" />}
+              <span className="quiet" style={{ display: 'block', fontSize: '0.88rem' }}>
+                {choice.note}
+              </span>
+            </TickRow>
           ))}
-        </div>
+        </Ticks>
       </More>
       <p>
         <strong>{own.title}</strong>: {own.sum}
@@ -153,9 +145,9 @@ export function MakePanel({
         {survey.photos.length === 0 ? (
           <p className="quiet">There is no photograph in the survey.</p>
         ) : (
-          <div>
+          <Ticks>
             {survey.photos.slice(0, 40).map(({ id, caption }, at) => (
-              <CheckboxField
+              <TickRow
                 key={id}
                 isSelected={pictures.includes(id)}
                 isDisabled={!pictures.includes(id) && pictures.length >= 12}
@@ -163,17 +155,10 @@ export function MakePanel({
                   setPictures(isOn ? [...pictures, id] : pictures.filter((each) => each !== id));
                 }}
               >
-                <Offer>
-                  <Box aria-hidden>
-                    <svg width={14} height={14} viewBox="0 0 14 14">
-                      <path d="M2 7.500l3.500 3.500L12 3.500" fill="none" stroke="var(--surface)" strokeWidth={2.4} />
-                    </svg>
-                  </Box>
-                  {caption ?? `Photograph ${at + 1}`}
-                </Offer>
-              </CheckboxField>
+                {caption ?? `Photograph ${at + 1}`}
+              </TickRow>
             ))}
-          </div>
+          </Ticks>
         )}
       </More>
       {problem !== undefined && (
