@@ -60,16 +60,13 @@ async function compareBays(page) {
   await page.getByRole('list', { name: 'Bays' }).waitFor({ timeout: 60_000 });
 }
 
-/** Two readings of a new circuit, one within its limit. */
-async function test(page) {
-  const tests = page.getByRole('region', { name: /^Tests of/ }).first();
-  for (const [name, unit, value] of [
-    ['Insulation resistance', 'MΩ', '> 999'],
-    ['RCD trip time', 'ms', '340'],
-  ]) {
-    await tests.getByRole('button', { name }).click();
-    await tests.getByLabel(`${name}, ${unit}`).fill(value);
-  }
+/** A quotation as its customer reads it. */
+async function readQuotation(page) {
+  const jobId = new URL(page.url()).pathname.split('/')[2];
+  const { quotations } = await (await page.request.get(`/api/jobs/${jobId}/quotations`)).json();
+  const made = await page.request.post(`/api/jobs/${jobId}/quotations/${quotations[0].id}/link`, { data: {} });
+  await page.goto(`/c/quotation.html#${(await made.json()).token}`);
+  await page.getByRole('heading', { name: 'Your quotation' }).waitFor();
 }
 
 async function playTrial(page) {
@@ -110,14 +107,14 @@ const VIEWS = [
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Larkrise', 'pack', handIn, '^Packs'],
-  ['tests', DESK, 'paper', 'Larkrise', 'tests', test, '^Tests of'],
+  ['quotation', PHONE, 'paper', 'Chandler', 'quotation', readQuotation],
+  ['crew', PHONE, 'paper', 'Almoner', 'crew'],
   ['diary', DESK, 'paper', undefined, '/diary'],
 
   ['trial', DESK, 'paper', 'Larkrise', 'compare', playTrial, '^Trial'],
   ['commissioning', DESK, 'paper', 'Larkrise', 'commissioning', commission, '^Commissioning'],
   ['site', DESK, 'paper', 'Candle Court', 'site', compareBays, '^Which supply feeds which bay'],
   ['next', PHONE, 'paper', 'High Sett', 'next'],
-  ['phone-jobs', PHONE, 'paper'],
   ['from-customer', DESK, 'paper', 'Sluice', 'customer', undefined, 'label or a tag'],
   ['customer', PHONE, 'paper', 'Tallow', 'customer', asCustomer],
 ];

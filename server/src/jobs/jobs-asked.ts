@@ -16,6 +16,7 @@ export function jobsAsked(query: Readonly<Record<string, unknown>>): JobsAsked {
     route: oneOf(ROUTE_WAYS, 'route'),
     person: person === 'nobody' || isUUID(person) ? (person as string) : undefined,
     late: query['late'] === 'yes',
+    toBuy: query['to-buy'] === 'yes',
     archived: query['archived'] === 'yes',
     order: oneOf(JOB_ORDERS, 'order') ?? 'changed',
     byStage: query['group'] === 'stage',

@@ -66,6 +66,8 @@ export interface JobsAsked {
   /** Whose they are; `nobody` for those nobody has. */
   readonly person?: string | undefined;
   readonly late: boolean;
+  /** Those whose quotation was accepted and that are not fitted yet. */
+  readonly toBuy: boolean;
   readonly archived: boolean;
   readonly order: JobOrder;
   /** Stage by stage, in the order within each. */
@@ -96,6 +98,10 @@ export async function findJobs(db: PoolClient, today: string, asked: JobsAsked):
   if (asked.person === 'nobody') wanted.push('j.assigned_to IS NULL');
   else if (asked.person !== undefined) wanted.push(`j.assigned_to = ${put(asked.person)}::uuid`);
   if (asked.late) wanted.push(`j.state <> 'closed' AND j.due_on < $1::date`);
+  if (asked.toBuy)
+    wanted.push(
+      `j.state NOT IN ('fitted', 'closed') AND EXISTS (SELECT 1 FROM quotations q WHERE q.job_id = j.id AND q.state = 'accepted')`,
+    );
   const ofStage = asked.state === undefined ? '' : `WHERE j.state = ${put(asked.state)}`;
   const order = [...(asked.byStage ? [ORDERS.stage] : []), ORDERS[asked.order], ORDERS.changed, ORDERS.number].join(
     ', ',

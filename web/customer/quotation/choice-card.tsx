@@ -53,7 +53,14 @@ export function ChoiceCard({
       ))}
       {onChoose && !isOnly && (
         <label class="choice">
-          <input type="radio" name="choice" checked={isChosen} onChange={onChoose} /> I choose this one
+          <input
+            type="radio"
+            name="choice"
+            aria-label={`I choose this one: ${choice.title}`}
+            checked={isChosen}
+            onChange={onChoose}
+          />{' '}
+          I choose this one
         </label>
       )}
     </section>

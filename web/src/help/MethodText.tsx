@@ -8,6 +8,7 @@ import demand from '../../../docs/methods/demand.md?raw';
 import earthing from '../../../docs/methods/earthing.md?raw';
 import management from '../../../docs/methods/management.md?raw';
 import pools from '../../../docs/methods/pools.md?raw';
+import pricing from '../../../docs/methods/pricing.md?raw';
 import route from '../../../docs/methods/route.md?raw';
 import sites from '../../../docs/methods/sites.md?raw';
 import trial from '../../../docs/methods/trial.md?raw';
@@ -22,6 +23,7 @@ const TEXTS: Readonly<Record<Method, string>> = {
   trial,
   pools,
   sites,
+  pricing,
   calendar,
 };
 

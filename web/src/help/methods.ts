@@ -8,6 +8,7 @@ export const METHODS = [
   'trial',
   'pools',
   'sites',
+  'pricing',
   'calendar',
 ] as const;
 export type Method = (typeof METHODS)[number];
@@ -21,5 +22,6 @@ export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   trial: 'Trial',
   pools: 'Bays and cars',
   sites: 'Supplies and bays',
+  pricing: 'Price',
   calendar: 'Days',
 };

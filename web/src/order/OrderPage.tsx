@@ -1,7 +1,7 @@
 import { JOB_STATES, type JobState } from '@keen-gauge/core/calendar/job-list';
 import type { OrderList, OrderRow } from '@keen-gauge/core/order/order-list';
 import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import styled from 'styled-components';
 import { askOrder } from '../api/prices';
@@ -18,7 +18,7 @@ import { More } from '../kit/More';
 import { Notice } from '../kit/Notice';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { TickRow, Ticks } from '../kit/TickRow';
-import { Searched } from '../kit/Searched';
+import { TextInput } from '../kit/TextInput';
 import { Pounds } from '../price/Pounds';
 
 const Page = styled.main`
@@ -35,51 +35,60 @@ const Buy = styled.li`
   border-top: 1px solid var(--line);
 `;
 
-/** What to buy over chosen jobs, by supplier. */
+/** What to buy over chosen jobs, by supplier. What was accepted and is not fitted yet is bought for first; any other job is found by its words. */
 export default function OrderPage() {
   useTitle('Order');
   const me = useOutletContext<Me>();
-  const { data } = useJobs('', me.id);
-  const [chosen, setChosen] = useState<readonly string[]>();
+  const [sought, setSought] = useState('');
+  const wanted = useDeferredValue(sought.trim());
+  const { data: ordered } = useJobs('to-buy=yes', me.id);
+  const { data: others } = useJobs(wanted === '' ? '' : `search=${encodeURIComponent(wanted)}`, me.id);
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Job | null>>(new Map());
   const [found, setFound] = useState<OrderList>();
   const { isBusy, problem, submit } = useSubmit();
-  const jobs = (data?.jobs ?? []).filter(({ state }) => state !== 'closed');
-  // What was accepted and is not fitted yet is bought for first.
-  const picked = chosen ?? jobs.filter(isOrdered).map(({ id }) => id);
+  const first = (ordered?.jobs ?? []).filter(isOrdered);
+  // Those chosen stay in sight, whatever is sought next.
+  const kept = [...chosen.values()].filter((job) => job !== null);
+  const matching = (wanted === '' ? [] : (others?.jobs ?? [])).filter(({ state }) => state !== 'closed');
+  const jobs = [...new Map([...first, ...kept, ...matching].map((job) => [job.id, job])).values()];
+  const isPicked = (job: Job): boolean => (chosen.has(job.id) ? chosen.get(job.id) !== null : isOrdered(job));
+  const picked = jobs.filter(isPicked).map(({ id }) => id);
   return (
     <Page id="main">
       <Stack>
         <h1>Order</h1>
         <Panel aria-label="For which jobs">
           <h2>For which jobs</h2>
-          {!data && <Waiting />}
-          {data && jobs.length === 0 && <p className="quiet">There is no open job.</p>}
-          <Searched
-            label="Search these jobs"
-            of={[...jobs].sort((a, b) => Number(isOrdered(b)) - Number(isOrdered(a)))}
-            textOf={(job) => `${jobNumber(job.number)} ${job.place} ${job.customer ?? ''}`}
-            atAGlance={8}
-          >
-            {(seen) => (
-              <Ticks>
-                {seen.map((job) => (
-                  <TickRow
-                    key={job.id}
-                    isSelected={picked.includes(job.id)}
-                    onChange={(isOn) => {
-                      setChosen(isOn ? [...picked, job.id] : picked.filter((id) => id !== job.id));
-                    }}
-                  >
-                    <strong>{job.place}</strong>{' '}
-                    <span className="quiet">
-                      {jobNumber(job.number)}, {STATE_WORDS[job.state].toLowerCase()}
-                      {job.quotation != null && `, quotation ${QUOTATION_WORDS[job.quotation]}`}
-                    </span>
-                  </TickRow>
-                ))}
-              </Ticks>
-            )}
-          </Searched>
+          {!ordered && <Waiting />}
+          {ordered && first.length === 0 && (
+            <p className="quiet">
+              No job has been accepted that is not fitted yet. Search for one to order for it all the same.
+            </p>
+          )}
+          {ordered && ordered.total > ordered.jobs.length && (
+            <p className="quiet">
+              The {ordered.jobs.length} of {ordered.total} accepted jobs that changed last; search for another.
+            </p>
+          )}
+          <Ticks>
+            {jobs.map((job) => (
+              <TickRow
+                key={job.id}
+                isSelected={isPicked(job)}
+                onChange={(isOn) => {
+                  setChosen(new Map([...chosen, [job.id, isOn ? job : null]]));
+                }}
+              >
+                <strong>{job.place}</strong>{' '}
+                <span className="quiet">
+                  {jobNumber(job.number)}, {STATE_WORDS[job.state].toLowerCase()}
+                  {job.quotation != null && `, quotation ${QUOTATION_WORDS[job.quotation]}`}
+                </span>
+              </TickRow>
+            ))}
+          </Ticks>
+          <TextInput label="Search for other jobs" type="search" value={sought} onChange={setSought} />
+          {wanted !== '' && others && matching.length === 0 && <p className="quiet">No match.</p>}
           {problem !== undefined && <Notice kind="act" title={problem} />}
           <div>
             <MainButton
