@@ -72,7 +72,14 @@ const at = (path = '') => `/api/jobs/${job.id}/quotations${path}`;
 const make = (more: object = {}) =>
   anna
     .post(at())
-    .send({ id: randomUUID(), revisionId: job.revisionId, offered: ['as-recorded'], about: 'A charger', ...more });
+    .send({
+      id: randomUUID(),
+      revisionId: job.revisionId,
+      offered: ['as-recorded'],
+      about: 'A charger',
+      pictures: [],
+      ...more,
+    });
 const made = async (more: object = {}): Promise<Listed['quotations'][number]> => {
   const [newest] = ((await make(more).expect(201)).body as Listed).quotations;
   if (!newest) throw new Error('no quotation');
@@ -298,6 +305,16 @@ describe('what the firm learns', () => {
 });
 
 describe('what to buy', () => {
+  it('is asked first for jobs whose quotation was accepted and that are not fitted', async () => {
+    const listed = async (): Promise<boolean> => {
+      const { jobs } = (await anna.get('/api/jobs?to-buy=yes').expect(200)).body as { jobs: { id: string }[] };
+      return jobs.some(({ id }) => id === job.id);
+    };
+    const { id, fingerprint } = await made();
+    expect(await listed()).toBe(false);
+    await answer('accept', await link(id), { choice: 'as-recorded', fingerprint }).expect(201);
+    expect(await listed()).toBe(true);
+  });
   it('over chosen jobs, without what is loaded; another firm’s job is not found', async () => {
     const one = job;
     const other = await surveyedJob(anna, { ...priced(), fit: { ticks: [{ id: 'load-cable-flat-6' }] } });

@@ -42,8 +42,11 @@ const type = (label: string, value: string): void => {
   fireEvent.change(input, { target: { value } });
   fireEvent.blur(input);
 };
-const saved = (): PriceBook =>
-  (asked.filter(({ method }) => method === 'POST').at(-1)?.body as { book: PriceBook }).book;
+const saved = (): PriceBook => {
+  const last = asked.filter(({ method }) => method === 'POST').at(-1);
+  if (!last) throw new Error('nothing was saved');
+  return (last.body as { book: PriceBook }).book;
+};
 
 describe('the firm’s prices', () => {
   it('an hour typed in pounds is saved in whole pence, with the version it was taken from', async () => {

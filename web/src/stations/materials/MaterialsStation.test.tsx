@@ -16,7 +16,7 @@ const line = (name: RegExp): HTMLElement => {
   if (!item) throw new Error(`no line ${String(name)}`);
   return item;
 };
-const toPay = (): string => within(region('Sums')).getByRole('button', { name: /^To pay/ }).textContent ?? '';
+const toPay = (): string => within(region('Sums')).getByRole('button', { name: /^To pay/ }).textContent;
 
 describe('materials and price', () => {
   it('shows every line with where it comes from, and the sum to the penny', async () => {
