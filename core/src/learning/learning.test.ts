@@ -104,7 +104,7 @@ describe('what was won, and what was left', () => {
     costPence,
     workedCostPence: worked,
   });
-  it('by hand: three of four decided, £3 000 sold at a cost of £2 100 leave 30 %, the finished one 20 %', () => {
+  it('by hand: three of four decided, £3,000 sold at a cost of £2,100 leave 30 %, the finished one 20 %', () => {
     const [found] = kindLessons([
       quote('accepted', 100000, 70000, 80000),
       quote('accepted', 100000, 70000),

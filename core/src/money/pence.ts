@@ -26,10 +26,10 @@ export function marked(buy: Pence, percent: number): number {
   return (buy * (100 + percent)) / 100;
 }
 
-/** Pounds and pence, thousands with thin spaces. @example pounds(123456) // '£1 234.56' */
+/** Pounds and pence as people write them. @example pounds(123456) // '£1,234.56' */
 export function pounds(amount: Pence): string {
   const [whole = '0', part = '00'] = fixed(Math.abs(amount) / 100, 2).split('.');
-  return `${amount < 0 ? '−' : ''}£${whole.replaceAll(/\B(?=(\d{3})+$)/g, '\u2009')}.${part}`;
+  return `${amount < 0 ? '−' : ''}£${whole.replaceAll(/\B(?=(\d{3})+$)/g, ',')}.${part}`;
 }
 
 /** Pounds as somebody typed them, as pence; null where it is no amount. @example penceOf('1,234.5') // 123450 */

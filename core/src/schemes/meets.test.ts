@@ -27,15 +27,15 @@ const judge = (totalPence: number, day = '2026-12-01', ...changes: Change[]) =>
   judgeScheme(flats, { survey: settledSurvey(row, ...changes), totalPence, day });
 
 describe('money help', () => {
-  it('by hand: 75 % of £3 000 is £2 250, four outlets cap it at £1 400, six prepared bays add £300', () => {
+  it('by hand: 75 % of £3,000 is £2,250, four outlets cap it at £1,400, six prepared bays add £300', () => {
     const { met, sum } = judge(300000);
     expect([met, sum?.pence]).toEqual([true, 140000 + 30000]);
     expect(sum?.working().at(-1)?.substituted).toBe(
-      'min(£2\u2009250.00, £1\u2009400.00) + 6 × £50.00, at most £3\u2009000.00 = £1\u2009700.00',
+      'min(£2,250.00, £1,400.00) + 6 × £50.00, at most £3,000.00 = £1,700.00',
     );
   });
   it('is the share where that is less than the cap, and never more than the job costs', () => {
-    // 75 % of £1 000 and £300 for six bays are £1 050.
+    // 75 % of £1,000 and £300 for six bays are £1,050.
     expect(judge(100000).sum?.pence).toBe(100000);
   });
   it('stops at what a building may have', () => {

@@ -43,6 +43,14 @@ const Bar = styled.header`
       display: none;
     }
   }
+  & > :nth-child(2) {
+    margin-right: auto;
+    /* Whoever sits there knows which firm it is; the way about has the room. */
+    @media (min-width: 44rem) and (max-width: 90rem) {
+      visibility: hidden;
+      width: 0;
+    }
+  }
 `;
 
 const Home = styled(Link)`
@@ -141,7 +149,7 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
         <Home to="/">
           <Mark /> Keen Gauge
         </Home>
-        <span className="quiet" style={{ marginRight: 'auto', fontSize: '0.92rem' }}>
+        <span className="quiet" style={{ fontSize: '0.92rem', whiteSpace: 'nowrap' }}>
           {me.firm}
         </span>
         <Bench to="/">

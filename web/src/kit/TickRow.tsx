@@ -6,8 +6,8 @@ const Whole = styled(CheckboxButton)`
   grid-template-columns: 1.5rem minmax(0, 1fr) auto;
   gap: 0.2rem 0.6rem;
   align-items: start;
-  min-height: 48px;
-  padding: 0.5rem 0;
+  min-height: 44px;
+  padding: 0.4rem 0;
   cursor: pointer;
   &[data-focus-visible] {
     outline: 3px solid var(--focus);

@@ -81,7 +81,8 @@ export default function OrderPage() {
               >
                 <strong>{job.place}</strong>{' '}
                 <span className="quiet">
-                  {jobNumber(job.number)}, {STATE_WORDS[job.state].toLowerCase()}
+                  <span style={{ whiteSpace: 'nowrap' }}>{jobNumber(job.number)}</span>,{' '}
+                  {STATE_WORDS[job.state].toLowerCase()}
                   {job.quotation != null && `, quotation ${QUOTATION_WORDS[job.quotation]}`}
                 </span>
               </TickRow>

@@ -106,8 +106,8 @@ function TaskLine({ lesson: { task, jobs, median, quartiles, wanted } }: { reado
         </p>
       ) : (
         <p>
-          {jobs} jobs took <strong>{fixed(median, 2)}</strong> times what the rate of now estimates in the middle; half
-          of them between {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
+          Typically <strong>{fixed(median, 2)}</strong> × the present rate, over {jobs} jobs; half of them between{' '}
+          {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
         </p>
       )}
       {next !== null && median !== null && data && rate?.hours !== undefined && next !== rate.hours && (
@@ -142,8 +142,8 @@ function MaterialLine({ lesson: { item, jobs, median, quartiles, wanted } }: { r
         </p>
       ) : (
         <p>
-          {jobs} jobs used <strong>{fixed(median, 2)}</strong> times what was planned in the middle; half of them
-          between {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
+          Typically <strong>{fixed(median, 2)}</strong> × what was planned, over {jobs} jobs; half of them between{' '}
+          {fixed(quartiles[0], 2)} and {fixed(quartiles[1], 2)}.
         </p>
       )}
     </div>

@@ -128,6 +128,6 @@ describe('what jobs teach', () => {
     expect(await screen.findByText('2 jobs so far; 3 more before a rate is suggested.')).toBeTruthy();
     const materials = screen.getByRole('region', { name: 'Materials against the plan' });
     expect(await within(materials).findByText(item?.name ?? '?')).toBeTruthy();
-    expect(materials.textContent).toContain('6 jobs used 1.08 times what was planned');
+    expect(materials.textContent).toContain('Typically 1.08 × what was planned, over 6 jobs');
   });
 });

@@ -115,7 +115,7 @@ describe('which supply feeds which bay', () => {
     const bays = await compared();
     // 2 × (900 + 150) against 3000 + 1400.
     expect(bays.textContent).toContain('2 on their own supplies');
-    expect(bays.textContent).toContain('£2\u2009100');
+    expect(bays.textContent).toContain('£2,100');
     expect(bays.textContent).toContain('Ask first: Freeholder, for the common parts.');
     press('Use this plan', bays);
     expect(survey().pool?.outlets.map(({ pinned }) => pinned)).toEqual(['own', 'own']);
@@ -175,7 +175,7 @@ describe('which supply feeds which bay', () => {
 
 describe('words of a site', () => {
   it('say money, weeks and how many bays each supply feeds', () => {
-    expect(poundsWords(12_400.4)).toBe('£12\u2009400');
+    expect(poundsWords(12_400.4)).toBe('£12,400');
     expect(weeksWords([0, 0])).toBe('at once');
     expect(weeksWords([2, 12])).toBe('2 to 12 weeks');
     expect(countsWords({ counts: { own: 1, landlord: 5, new: 0 } })).toBe(

@@ -6,9 +6,9 @@ export const SUPPLY_WORDS: Readonly<Record<BaySupply, string>> = {
   new: 'A new supply',
 };
 
-/** Whole pounds, thousands apart. @example poundsWords(12400) // '£12 400' */
+/** Whole pounds, thousands apart. @example poundsWords(12400) // '£12,400' */
 export function poundsWords(pounds: number): string {
-  return `£${String(Math.round(pounds)).replace(/\B(?=(\d{3})+$)/g, '\u2009')}`;
+  return `£${String(Math.round(pounds)).replace(/\B(?=(\d{3})+$)/g, ',')}`;
 }
 
 /** From so many weeks to so many. @example weeksWords([2, 12]) // '2 to 12 weeks' */

@@ -18,7 +18,7 @@ import { StationFrame } from '../StationFrame';
 import { CrewLineRow } from './CrewLineRow';
 import { DifferencesPanel } from './DifferencesPanel';
 import { HoursPanel } from './HoursPanel';
-import { Photos, Ruled } from './crew-layout';
+import { Parts, Photos, Ruled } from './crew-layout';
 
 /** Everything the fitter would otherwise ring for, on one page; ticked as it is done, with what was fitted differently. */
 export default function CrewStation() {
@@ -60,22 +60,24 @@ export default function CrewStation() {
         </Button>
         <span className="quiet">Works without signal: it is sent when there is some.</span>
       </Row>
-      {sections.map((section) => (
-        <SectionPanel key={section.id} section={section} />
-      ))}
-      {photos.length > 0 && (
-        <Panel aria-label="Pictures">
-          <h2>Pictures</h2>
-          <Photos>
-            {photos.map(({ id, caption }) => (
-              <li key={id}>
-                <img src={thumbUrl(job.id, id)} alt={caption} loading="lazy" />
-                <span>{caption}</span>
-              </li>
-            ))}
-          </Photos>
-        </Panel>
-      )}
+      <Parts>
+        {sections.map((section) => (
+          <SectionPanel key={section.id} section={section} />
+        ))}
+        {photos.length > 0 && (
+          <Panel aria-label="Pictures">
+            <h2>Pictures</h2>
+            <Photos>
+              {photos.map(({ id, caption }) => (
+                <li key={id}>
+                  <img src={thumbUrl(job.id, id)} alt={caption} loading="lazy" />
+                  <span>{caption}</span>
+                </li>
+              ))}
+            </Photos>
+          </Panel>
+        )}
+      </Parts>
       <DifferencesPanel />
       <HoursPanel />
     </StationFrame>

@@ -10,6 +10,21 @@ export const Ruled = styled.ul`
   }
 `;
 
+/** The parts of the sheet: one below the other on a phone, in two columns where there is room, and on paper as they come. */
+export const Parts = styled.div`
+  display: grid;
+  gap: var(--gap, 1rem);
+  @media screen and (min-width: 68rem) {
+    display: block;
+    columns: 2;
+    column-gap: 1rem;
+    & > section {
+      break-inside: avoid;
+      margin-bottom: 1rem;
+    }
+  }
+`;
+
 export const Photos = styled.ul`
   list-style: none;
   margin: 0;

@@ -62,7 +62,7 @@ describe('materials and price', () => {
     await userEvent.type(screen.getByLabelText('What'), 'post ped');
     press('Post or pedestal for equipment');
     expect(survey().works?.lines).toMatchObject([{ item: 'post', quantity: 1 }]);
-    expect(toPay()).toBe('£1\u2009043.47');
+    expect(toPay()).toBe('£1,043.47');
   });
 
   it('words of one’s own have no price, and that is said', async () => {

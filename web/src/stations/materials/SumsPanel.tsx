@@ -27,7 +27,8 @@ const Sums = styled.dl`
 
 /** What it all comes to, and what is not in it yet. */
 export function SumsPanel({ priced: { estimate, hidden, book } }: { readonly priced: Priced }) {
-  const { job } = useSurvey();
+  const { job, survey } = useSurvey();
+  const steps = survey.stages?.length ?? 0;
   const { unpriced, taxes } = estimate;
   if (hidden)
     return (
@@ -43,6 +44,14 @@ export function SumsPanel({ priced: { estimate, hidden, book } }: { readonly pri
       {book.terms.starter === true && (
         <Notice kind="ask" title="These are the starter list’s prices, and not your firm’s.">
           <Link to="/firm/prices">Set your own in Firm settings, Prices</Link>
+        </Notice>
+      )}
+      {steps > 0 && (
+        <Notice
+          kind="note"
+          title={`Done in ${steps} step${steps === 1 ? '' : 's'}: the quotation offers their sums, further down.`}
+        >
+          What stands here is the survey as it is recorded, all at once.
         </Notice>
       )}
       {unpriced.length > 0 && (
