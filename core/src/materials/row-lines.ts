@@ -9,7 +9,8 @@ export function rowLines(pool: Pool | undefined, profileId: string | undefined, 
   const trunk = pool.trunk ?? {};
   const ends = pool.outlets.map(({ alongM }) => alongM);
   const known = ends.filter((each) => each !== undefined);
-  const lengthM = known.length === ends.length ? Math.max(...known) : undefined;
+  // To the millimetre: distances that were added up may carry a hair.
+  const lengthM = known.length === ends.length ? Math.round(Math.max(...known) * 1000) / 1000 : undefined;
   const now = pool.outlets.filter(({ prepared }) => !prepared).length;
   const from = { station: 'circuit', says: `The row, ${pool.outlets.length} bays` } as const;
   return [

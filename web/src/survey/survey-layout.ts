@@ -51,9 +51,13 @@ export const GaugeBand = styled.div`
 
 export const Steps = styled.nav`
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   gap: 0.6rem;
   margin-top: 1.4rem;
+  & > :last-child {
+    margin-left: auto;
+  }
 `;
 
 export const RoundLink = styled(Link)`

@@ -13,6 +13,7 @@ export const Ruled = styled.ul`
 /** The parts of the sheet: one below the other on a phone, in two columns where there is room, and on paper as they come. */
 export const Parts = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--gap, 1rem);
   @media screen and (min-width: 68rem) {
     display: block;
