@@ -70,16 +70,14 @@ interface Shown {
 
 const at = (path = '') => `/api/jobs/${job.id}/quotations${path}`;
 const make = (more: object = {}) =>
-  anna
-    .post(at())
-    .send({
-      id: randomUUID(),
-      revisionId: job.revisionId,
-      offered: ['as-recorded'],
-      about: 'A charger',
-      pictures: [],
-      ...more,
-    });
+  anna.post(at()).send({
+    id: randomUUID(),
+    revisionId: job.revisionId,
+    offered: ['as-recorded'],
+    about: 'A charger',
+    pictures: [],
+    ...more,
+  });
 const made = async (more: object = {}): Promise<Listed['quotations'][number]> => {
   const [newest] = ((await make(more).expect(201)).body as Listed).quotations;
   if (!newest) throw new Error('no quotation');
