@@ -75,6 +75,7 @@ test('rules of the firm’s own: rules copied, changed, compared, put over an ar
 
   // A surveyor reads them and changes nothing.
   await page.getByRole('button', { name: /^Sign out/ }).click();
+  await expect(page.getByLabel('Password')).toBeVisible();
   await signIn(page, 'isla');
   await page.goto('/firm/rules');
   await expect(page.getByText('Rules are changed by the firm’s supervisors.')).toBeVisible();

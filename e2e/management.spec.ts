@@ -236,7 +236,7 @@ test('the firm’s equipment fills a charger in; a setting it does not have is t
   await terms.getByRole('button', { name: 'Save' }).click();
   await expect(terms).toContainText('Saved.');
 
-  await page.getByRole('link', { name: 'Jobs' }).click();
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
   await newJob(page, '8 Split Lane');
   await goTo(page, 'New equipment');
   await page.getByRole('button', { name: 'Add a vehicle charger' }).click();
