@@ -29,9 +29,16 @@ const Box = styled.span`
   border-radius: 4px;
   display: grid;
   place-items: center;
+  & > svg {
+    visibility: hidden;
+  }
   [data-selected] > & {
     background: var(--ink);
     border-color: var(--ink);
+    print-color-adjust: exact;
+    & > svg {
+      visibility: visible;
+    }
   }
   @media print {
     width: 1rem;

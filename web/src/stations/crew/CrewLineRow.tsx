@@ -43,7 +43,7 @@ export function CrewLineRow({ line }: { readonly line: CrewLine }) {
         </>
       )}
       {line.note !== undefined && (
-        <span className="quiet" style={{ display: 'block', fontSize: '0.9rem' }}>
+        <span className="quiet" style={{ display: 'block', fontSize: '0.92em' }}>
           {line.note}
         </span>
       )}

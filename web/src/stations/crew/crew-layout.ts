@@ -10,18 +10,28 @@ export const Ruled = styled.ul`
   }
 `;
 
-/** The parts of the sheet: one below the other on a phone, in two columns where there is room, and on paper as they come. */
+/** The parts of the sheet: one below the other on a phone, in two columns where there is room and on paper, so that it is one page. */
 export const Parts = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: var(--gap, 1rem);
-  @media screen and (min-width: 68rem) {
+  @media print, (min-width: 68rem) {
     display: block;
     columns: 2;
     column-gap: 1rem;
     & > section {
       break-inside: avoid;
       margin-bottom: 1rem;
+    }
+  }
+  @media print {
+    font-size: 0.84rem;
+    & > section {
+      margin-bottom: 0.4rem;
+      padding: 0.3rem 0.5rem;
+    }
+    & h2 {
+      font-size: 0.95rem;
     }
   }
 `;
