@@ -186,7 +186,7 @@ test('a garage in two steps: each with its settings, its route and its sum, and 
     await expect(step.getByText('Fits', { exact: true })).toBeVisible();
     await expect(step.getByText(/Route: /)).toBeVisible();
   }
-  await second.getByText('What it brings').click();
+  await second.getByText('Materials in this step').click();
   await expect(second.getByText(/Armoured cable/)).toBeVisible();
   await expect(first.getByText(/Armoured cable, 3-core 16/)).toHaveCount(0);
 

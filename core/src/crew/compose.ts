@@ -97,7 +97,7 @@ function cautions({ works = {}, proposals, supply }: Survey): CrewLine[] {
         : [
             line(
               'asbestos',
-              'Nobody has said whether there is asbestos: look before you drill, cut or lift anything of age.',
+              'Asbestos: not recorded. Check old boards, ceilings and panels before you drill, cut or lift them.',
             ),
           ]),
     ...(digs
@@ -106,15 +106,20 @@ function cautions({ works = {}, proposals, supply }: Survey): CrewLine[] {
             'ground',
             works.groundSearched === 'yes'
               ? 'The ground was searched for services: dig by hand near what was marked.'
-              : 'The ground is not known to be clear: search it for cables and pipes, then dig by hand.',
+              : 'Ground: not searched. Search for cables and pipes, then dig by hand.',
           ),
         ]
       : []),
     ...(works.gasBeside === 'yes'
-      ? [line('gas', 'A gas pipe runs beside the way: keep the distance its owner asks for, and do not fix to it.')]
+      ? [
+          line(
+            'gas',
+            'A gas pipe runs beside the cable route: keep the distance its owner asks for, and do not fix to it.',
+          ),
+        ]
       : works.gasBeside === 'no'
         ? []
-        : [line('gas', 'Look for a gas pipe beside the way: nobody has recorded whether there is one.')]),
+        : [line('gas', 'Gas pipe beside the cable route: not recorded. Look for one before you drill.')]),
   ];
 }
 

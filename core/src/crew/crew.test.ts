@@ -89,8 +89,8 @@ describe('cautions', () => {
       'cautions',
     ).join('\n');
   it('what nobody looked for is not known to be safe', () => {
-    expect(cautions({})).toMatch(/Nobody has said whether there is asbestos/);
-    expect(cautions({})).toMatch(/Look for a gas pipe/);
+    expect(cautions({})).toMatch(/Asbestos: not recorded/);
+    expect(cautions({})).toMatch(/Gas pipe beside the cable route: not recorded/);
   });
   it('what was seen is said as what to do, and what is not there is not said', () => {
     const found = cautions({ asbestos: 'yes', gasBeside: 'no' });
@@ -101,7 +101,7 @@ describe('cautions', () => {
     const buried: Change = (s) => {
       for (const segment of s.proposals[0]?.circuit?.segments ?? []) segment.laid = 'buried';
     };
-    expect(cautions({}, buried)).toMatch(/not known to be clear/);
+    expect(cautions({}, buried)).toMatch(/Ground: not searched/);
     expect(cautions({ groundSearched: 'yes' }, buried)).toMatch(/was searched/);
     expect(cautions({})).not.toMatch(/ground/);
   });

@@ -51,7 +51,7 @@ export const PLAIN_ITEMS = {
   'trunking-25': 'Trunking, 25 mm',
   'conduit-25': 'Conduit, 25 mm',
   'tray-75': 'Tray, 75 mm',
-  transition: 'Bush or seal where the way of laying changes',
+  transition: 'Bush or seal between two installation methods',
   'wall-seal': 'Sleeve and seal for a drilled wall',
   'board-small': 'Small board with main switch',
   'board-10-way': 'Board, 10-way, with main switch',

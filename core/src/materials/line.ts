@@ -1,5 +1,6 @@
 import type { Station } from '../finding';
-import type { Task } from '../price/tasks';
+import { TASK_WORDS, type Task } from '../price/tasks';
+import { fixed } from '../rules/rounding';
 import type { ItemUnit } from '../price/price-book';
 
 /** Which part of the survey a line comes from. */
@@ -48,4 +49,12 @@ export type Line = MaterialLine | WorkLine;
 /** The id of a line of one subject, within the 64 characters an id may have. */
 export function lineId(subject: string, role: string): string {
   return `${subject.slice(-(63 - role.length))}-${role}`;
+}
+
+/** How much of a line there is, with its unit. @example quantityWords(cable) // '30.7 m' */
+export function quantityWords(line: Line): string {
+  if (line.quantity === null) return '?';
+  const amount = Number.isInteger(line.quantity) ? String(line.quantity) : fixed(line.quantity, 1);
+  const unit = line.kind === 'material' ? line.unit : TASK_WORDS[line.task].per;
+  return unit === 'm' ? `${amount} m` : `${amount} ×`;
 }

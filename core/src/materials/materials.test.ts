@@ -5,7 +5,7 @@ import type { Survey } from '../survey/survey';
 import { lawRuns } from '../testing/law-runs';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from '../testing/settled-survey';
 import { standingLines } from './edited';
-import type { Line } from './line';
+import { quantityWords, type Line } from './line';
 import { surveyLines } from './survey-lines';
 
 const TERMS = { wastePercent: 10, endM: 0.5 };
@@ -409,4 +409,19 @@ it('a device that this work takes out leaves its way to the new one', () => {
     assess(settledSurvey(full, ...changes), gbDefault).findings.map(({ id }) => id);
   expect(found()).toContain('check-spare-way');
   expect(found((survey) => void (nodeOf(survey, 'old').goes = true))).not.toContain('check-spare-way');
+});
+
+it('says how much of a line there is, to the tenth, and never guesses', () => {
+  const cable = (quantity: number | null): Line => ({
+    id: 'a',
+    kind: 'material',
+    item: 'cable-flat-6',
+    text: 'Cable',
+    unit: 'm',
+    quantity,
+    from: { station: 'circuit', says: 'Section 1' },
+  });
+  expect([12, 30.900000000000002, null].map((each) => quantityWords(cable(each)))).toEqual(['12 m', '30.9 m', '?']);
+  const travel: Line = { id: 't', kind: 'work', task: 'travel', text: 'Travel', quantity: 1, from: cable(1).from };
+  expect(quantityWords(travel)).toBe('1 ×');
 });

@@ -73,7 +73,7 @@ export function siteLines({ works, proposals, pool }: Survey): Line[] {
         : { hours: (2 * travelMin) / 60 }),
       from: {
         station: 'works',
-        says: travelMin === undefined ? 'The way to the site' : `The way to the site, ${travelMin} min each way`,
+        says: travelMin === undefined ? 'Travel to site' : `Travel to site, ${travelMin} min each way`,
       },
     },
   ];

@@ -29,12 +29,12 @@ export function marked(buy: Pence, percent: number): number {
 /** Pounds and pence as people write them. @example pounds(123456) // '£1,234.56' */
 export function pounds(amount: Pence): string {
   const [whole = '0', part = '00'] = fixed(Math.abs(amount) / 100, 2).split('.');
-  return `${amount < 0 ? '−' : ''}£${whole.replaceAll(/\B(?=(\d{3})+$)/g, ',')}.${part}`;
+  return `${amount < 0 ? '−' : ''}£${whole.replace(/\B(?=(\d{3})+$)/g, ',')}.${part}`;
 }
 
 /** Pounds as somebody typed them, as pence; null where it is no amount. @example penceOf('1,234.5') // 123450 */
 export function penceOf(typed: string): Pence | null {
-  const plain = typed.replaceAll(/[£\s\u2009,]/g, '');
+  const plain = typed.replace(/[£\s\u2009,]/g, '');
   if (!/^-?\d+(\.\d{1,2})?$/.test(plain)) return null;
   const [whole = '', part = ''] = plain.replace('-', '').split('.');
   const amount = Number(whole) * 100 + Number(part.padEnd(2, '0'));

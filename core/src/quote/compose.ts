@@ -3,7 +3,7 @@ import type { Assessment } from '../assessment';
 import { addDays } from '../calendar/days';
 import { estimateSurvey, operatorCharge } from '../estimate/of-survey';
 import type { Estimate } from '../estimate/estimate';
-import type { Line } from '../materials/line';
+import { quantityWords, type Line } from '../materials/line';
 import { pounds, type Pence } from '../money/pence';
 import type { Option } from '../options/option';
 import type { Prices } from '../price/at-day';
@@ -200,10 +200,6 @@ function doesWords({ survey, kinds, estimate }: Choice): string[] {
     ...removed.map(({ text }) => `${text}.`),
     'Test everything and leave you the certificate.',
   ];
-}
-
-function quantityWords(line: Line): string {
-  return `${line.quantity ?? ''}${line.kind === 'material' && line.unit === 'm' ? ' m' : ' ×'}`;
 }
 
 function operatorWords({ route }: Assessment, charge: Pence | null): string {

@@ -1,15 +1,6 @@
 import { stepsOfFirm } from '@keen-gauge/core/customer/firm-steps';
 import { Count, RequiredText, Text } from '@keen-gauge/core/survey/fields';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  ArrayUnique,
-  IsArray,
-  IsEmail,
-  IsOptional,
-  IsString,
-  MaxLength,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsString } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import { Router, type Request } from 'express';
 import type { Pool, PoolClient } from 'pg';
@@ -21,6 +12,7 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem } from '../http/problem';
 import { jobById } from '../jobs/queries';
 import type { Mailer } from '../mail/mailer';
+import { MailTo } from '../mail/mail-to';
 import { queueMail } from '../mail/queries';
 import { customerAgainWords, customerWords, type Words } from '../mail/words';
 import { personById } from '../people/queries';
@@ -34,13 +26,6 @@ import {
   revokeLinks,
   type CustomerLink,
 } from './queries';
-
-class MailTo {
-  @IsOptional()
-  @IsEmail({}, { message: 'an e-mail address' })
-  @MaxLength(200, { message: 'at most 200 characters' })
-  mailTo?: string;
-}
 
 class LinkBody extends MailTo {
   @IsArray({ message: 'a list of steps' })

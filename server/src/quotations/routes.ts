@@ -5,7 +5,6 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
-  IsEmail,
   IsOptional,
   IsString,
   IsUUID,
@@ -24,6 +23,7 @@ import { bodyAs } from '../http/body';
 import { notFound, Problem, takenId } from '../http/problem';
 import { jobById } from '../jobs/queries';
 import type { Mailer } from '../mail/mailer';
+import { MailTo } from '../mail/mail-to';
 import { queueMail } from '../mail/queries';
 import { quotationWords } from '../mail/words';
 import { personById } from '../people/queries';
@@ -42,13 +42,6 @@ import {
   takeQuotationNumber,
   type Quotation,
 } from './queries';
-
-class MailTo {
-  @IsOptional()
-  @IsEmail({}, { message: 'an e-mail address' })
-  @MaxLength(200, { message: 'at most 200 characters' })
-  mailTo?: string;
-}
 
 class QuoteBody {
   @IsUUID('all', { message: 'an id' }) id: string;

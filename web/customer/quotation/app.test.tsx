@@ -15,6 +15,7 @@ const choice = (id: string, totalPence: number, more: Partial<Choice> = {}): Cho
   netPence: 100000,
   taxes: [{ name: 'VAT', percent: 20, pence: 20000 }],
   totalPence,
+  operatorPence: 0,
   operatorWords: 'We tell the operator afterwards.',
   help: [],
   stages: [],
@@ -22,6 +23,8 @@ const choice = (id: string, totalPence: number, more: Partial<Choice> = {}): Cho
 });
 const SHOWN: Shown = {
   quote: {
+    format: 'keen-gauge-quotation',
+    version: 1,
     number: 'Q-0007',
     revision: 1,
     date: '2026-12-01',

@@ -1,28 +1,9 @@
+import type { Quote, QuoteChoice } from '@keen-gauge/core/quote/quote';
 import { Refused } from '../server';
 
-/** A quotation as the page gets it: the names are those of the firm’s own record. */
+/** A quotation as the page gets it: the names are those of the firm’s own record. Types only, so that nothing of the core is loaded. */
 export interface Shown {
-  readonly quote: {
-    readonly number: string;
-    readonly revision: number;
-    readonly date: string;
-    readonly validUntil: string;
-    readonly firm: {
-      readonly name: string;
-      readonly address: string;
-      readonly telephone: string;
-      readonly email: string;
-    };
-    readonly to: { readonly name: string; readonly address: string };
-    readonly about: string;
-    readonly choices: readonly Choice[];
-    readonly assumes: readonly string[];
-    readonly wouldChange: readonly string[];
-    readonly excluded: readonly string[];
-    readonly disruption: readonly string[];
-    readonly conditions: string;
-    readonly pictures: readonly { readonly id: string; readonly caption: string }[];
-  };
+  readonly quote: Quote;
   readonly fingerprint: string;
   readonly state: 'sent' | 'accepted' | 'declined' | 'replaced';
   readonly isExpired: boolean;
@@ -36,24 +17,7 @@ export interface Shown {
   }[];
 }
 
-export interface Choice {
-  readonly id: string;
-  readonly title: string;
-  readonly does: readonly string[];
-  readonly lines: readonly { readonly text: string; readonly quantity: string; readonly pence: number }[];
-  readonly netPence: number;
-  readonly taxes: readonly { readonly name: string; readonly percent: number; readonly pence: number }[];
-  readonly totalPence: number;
-  readonly operatorWords: string;
-  readonly help: readonly { readonly name: string; readonly pence: number; readonly missing: readonly string[] }[];
-  readonly stages: readonly {
-    readonly name: string;
-    readonly when: string;
-    readonly settings: readonly string[];
-    readonly operator: string;
-    readonly totalPence: number;
-  }[];
-}
+export type Choice = QuoteChoice;
 
 const PATIENCE_MS = 30_000;
 

@@ -96,7 +96,7 @@ export const WORKS_WORDS: WordsOf = {
   'works.powerOffH': { label: 'Power off for', usual: [1, 2, 4] },
   'works.asbestos': { label: 'Is asbestos seen or suspected where the work is?' },
   'works.groundSearched': { label: 'Was the ground searched for cables and pipes?' },
-  'works.gasBeside': { label: 'Does a gas pipe run beside the way of the cable?' },
+  'works.gasBeside': { label: 'Is there a gas pipe beside the cable route?' },
   'works.promised': { label: 'What the customer was promised', lines: true },
   'works.contact': { label: 'Whom to ring on the day, if not the customer' },
   'works.drillings.through': { label: 'Through', list: true, options: named(SURFACES, SURFACE_NAMES) },

@@ -117,7 +117,10 @@ function Found({ list: { suppliers, open } }: { readonly list: OrderList }) {
   return (
     <>
       {open.length > 0 && (
-        <Notice kind="ask" title={`${open.length} line${open.length === 1 ? '' : 's'} to think of yourself`}>
+        <Notice
+          kind="ask"
+          title={`${open.length} line${open.length === 1 ? '' : 's'} without an item: order these yourself`}
+        >
           <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
             {open.map(({ job, text }, at) => (
               <li key={at}>

@@ -1,3 +1,4 @@
+import { quantityWords } from '@keen-gauge/core/materials/line';
 import { TASK_WORDS, TASKS, type Task } from '@keen-gauge/core/price/tasks';
 import { fixed } from '@keen-gauge/core/rules/rounding';
 import { FieldGrid } from '../../kit/fields';
@@ -6,7 +7,6 @@ import { NumberInput } from '../../kit/NumberInput';
 import { Panel } from '../../kit/Panel';
 import { useEstimate } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
-import { quantityWords } from '../materials/LineRow';
 import { useFitRecord } from './use-fit-record';
 
 /** Hours and materials as they were, for the tasks and lines that were estimated: what the firm’s rates are corrected by. */

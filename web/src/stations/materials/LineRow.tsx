@@ -1,5 +1,5 @@
 import type { PricedLine } from '@keen-gauge/core/estimate/estimate';
-import type { Line } from '@keen-gauge/core/materials/line';
+import { quantityWords } from '@keen-gauge/core/materials/line';
 import type { Prices } from '@keen-gauge/core/price/at-day';
 import { TASK_WORDS } from '@keen-gauge/core/price/tasks';
 import { fixed } from '@keen-gauge/core/rules/rounding';
@@ -156,13 +156,4 @@ function LineEditor({ priced, why }: { readonly priced: PricedLine; readonly why
       {edit?.by !== undefined && <p className="quiet">Changed by {edit.by}</p>}
     </Stack>
   );
-}
-
-/** How much of a line there is, with its unit. */
-export function quantityWords(line: Line): string {
-  if (line.quantity === null) return '?';
-  const amount = Number.isInteger(line.quantity) ? String(line.quantity) : fixed(line.quantity, 1);
-  if (line.kind === 'material') return line.unit === 'm' ? `${amount} m` : `${amount} ×`;
-  const { per } = TASK_WORDS[line.task];
-  return per === 'm' ? `${amount} m` : `${amount} ×`;
 }

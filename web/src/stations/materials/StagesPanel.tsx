@@ -165,7 +165,7 @@ function StageFields({
               {sum.isComplete ? ' to pay in this step' : ', and lines without a price'}
             </p>
           )}
-          <More label="What it brings" note={`${sum.brings.length} materials`}>
+          <More label="Materials in this step" note={String(sum.brings.length)}>
             <p>{sum.brings.join(' · ')}</p>
           </More>
         </Stack>

@@ -51,7 +51,7 @@ export function SumsPanel({ priced: { estimate, hidden, book } }: { readonly pri
           kind="note"
           title={`Done in ${steps} step${steps === 1 ? '' : 's'}: the quotation offers their sums, further down.`}
         >
-          What stands here is the survey as it is recorded, all at once.
+          The sums below are for everything done at once.
         </Notice>
       )}
       {unpriced.length > 0 && (
@@ -84,7 +84,7 @@ export function SumsPanel({ priced: { estimate, hidden, book } }: { readonly pri
         </dd>
       </Sums>
       <p>
-        <Link to={`/jobs/${job.id}/quotation`}>Make a quotation of it</Link>
+        <Link to={`/jobs/${job.id}/quotation`}>Make a quotation</Link>
       </p>
     </Panel>
   );

@@ -1,4 +1,5 @@
 import { pounds } from '@keen-gauge/core/money/pence';
+import { fits, type Fit } from '@keen-gauge/core/options/fits';
 import { AS_RECORDED } from '@keen-gauge/core/quote/compose';
 import type { StageSum } from '@keen-gauge/core/stages/sums';
 import { equipmentName } from '@keen-gauge/core/survey/words/kinds';
@@ -30,25 +31,50 @@ interface RecordedSum {
   readonly isComplete: boolean;
   /** Something has no price; false too while it is still being worked out. */
   readonly isOpen: boolean;
+  /** Whether it fits, of steps every one; null while something that decides it is not known. */
+  readonly fits: boolean | null;
+  readonly why: string;
 }
 
 /** What the survey as recorded comes to: the sum of its steps where it is done in several. */
-function recordedSum({ estimate }: Priced, stages: number, steps: readonly StageSum[] | null): RecordedSum {
+function recordedSum({ estimate }: Priced, fit: Fit, stages: number, steps: readonly StageSum[] | null): RecordedSum {
   if (stages === 0) {
     const { isComplete, total, unpriced } = estimate;
     return {
       isComplete,
       isOpen: !isComplete,
       words: isComplete ? pounds(total.pence) : `${unpriced.length} not priced`,
+      fits: fit.answer,
+      why: fit.why,
     };
   }
-  if (steps?.length !== stages) return { isComplete: false, isOpen: false, words: 'being worked out …' };
+  if (steps?.length !== stages)
+    return {
+      isComplete: false,
+      isOpen: false,
+      words: 'being worked out …',
+      fits: null,
+      why: 'Its steps are being worked out.',
+    };
   const open = steps.filter(({ isComplete, gap }) => !isComplete || gap !== null).length;
+  const decides = steps.find((each) => each.fits === false) ?? steps.find((each) => each.fits === null);
   return {
     isComplete: open === 0,
     isOpen: open > 0,
     words: open === 0 ? pounds(steps.reduce((sum, { totalPence }) => sum + totalPence, 0)) : `${open} steps not priced`,
+    fits: decides ? decides.fits : true,
+    why: decides ? `${decides.name}: ${decides.why}` : '',
   };
+}
+
+/** Nothing where it fits: what a customer is offered is expected to. */
+function FitMark({ fits: answer }: { readonly fits: boolean | null }) {
+  if (answer === true) return null;
+  return answer === false ? (
+    <StateMark state="fails" words="Does not fit" />
+  ) : (
+    <StateMark state="not-known" words="Not known yet" />
+  );
 }
 
 /** What is offered, and making a quotation of it. */
@@ -61,14 +87,14 @@ export function MakePanel({
   readonly from: Quotations | undefined;
   readonly act: (work: () => Promise<Quotations>) => Promise<Quotations>;
 }) {
-  const { job, survey, state } = useSurvey();
+  const { job, survey, assessment, state } = useSurvey();
   const { answer: sums } = useWhatIfWith('optionSums', priced.atDay);
   const { answer: steps } = useWhatIfWith('stageSums', priced.atDay);
   const [offered, setOffered] = useState<readonly string[]>([AS_RECORDED]);
   const [about, setAbout] = useState(job.wanted);
   const [pictures, setPictures] = useState<readonly string[]>([]);
   const { isBusy, problem, submit } = useSubmit();
-  const asRecorded = recordedSum(priced, survey.stages?.length ?? 0, steps);
+  const asRecorded = recordedSum(priced, fits(assessment), survey.stages?.length ?? 0, steps);
   const own: Offered = {
     id: AS_RECORDED,
     title: survey.proposals.map(equipmentName).join(' and ') || 'As recorded',
@@ -76,7 +102,7 @@ export function MakePanel({
       (survey.stages?.length ?? 0) > 0
         ? `In ${survey.stages?.length ?? 0} steps, as planned`
         : 'As the survey is recorded',
-    fits: true,
+    fits: asRecorded.fits,
     sum: asRecorded.words,
   };
   const choices: readonly Offered[] = [
@@ -128,7 +154,7 @@ export function MakePanel({
               end={<span style={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>{choice.sum}</span>}
             >
               <strong>{choice.title}</strong>
-              {choice.fits === false && <StateMark state="fails" words="Does not fit" />}
+              <FitMark fits={choice.fits} />
               <span className="quiet" style={{ display: 'block', fontSize: '0.88rem' }}>
                 {choice.note}
               </span>
@@ -138,8 +164,9 @@ export function MakePanel({
       </More>
       <p>
         <strong>{own.title}</strong>: {own.sum}
-        {offered.length > 1 && `, and ${offered.length - 1} more to choose from`}
+        {offered.length > 1 && `, and ${offered.length - 1} more to choose from`} <FitMark fits={own.fits} />
       </p>
+      {own.fits !== true && offered.includes(AS_RECORDED) && <p className="quiet">{asRecorded.why}</p>}
       <More label="Words and pictures" note={pictures.length > 0 ? `${pictures.length} pictures` : ''}>
         <TextInput label="What it is about" value={about} onChange={setAbout} maxLength={2000} lines />
         {survey.photos.length === 0 ? (

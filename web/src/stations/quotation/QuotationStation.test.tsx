@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { settledSurvey } from '@keen-gauge/core/testing/settled-survey';
+import { nodeOf, settledSurvey, type Change } from '@keen-gauge/core/testing/settled-survey';
 import type { Quotation, QuotationAnswer, Quotations } from '../../api/quotations';
 import { atSurvey, press, region } from '../../testing/at-survey';
 import { fakeServer, type Asked } from '../../testing/fake-server';
@@ -46,6 +46,7 @@ function open(
   first: Quotations,
   next: Quotations = first,
   hidden = false,
+  differs: Change = () => undefined,
 ): Promise<{ readonly asked: readonly Asked[] }> {
   const prices = pricesAnswer({}, hidden)['/firm/prices'];
   const asked = fakeServer(({ method, path }) =>
@@ -57,12 +58,24 @@ function open(
           : next
         : { profiles: [] },
   );
-  return atSurvey('quotation', { survey: settledSurvey(priced), fetch: globalThis.fetch }).then(() => ({ asked }));
+  return atSurvey('quotation', { survey: settledSurvey(priced, differs), fetch: globalThis.fetch }).then(() => ({
+    asked,
+  }));
 }
 const sent = (asked: readonly Asked[]) =>
   asked.filter(({ method }) => method === 'POST').map(({ path, body }) => [path.replace('/jobs/job-1', ''), body]);
 
 describe('a quotation', () => {
+  it('says beside its price that what is recorded does not fit, and why', async () => {
+    await open(all([]), all([]), false, (survey) => {
+      // A shower of 60 A beside a charger of 32 A on a cut-out of 60 A.
+      nodeOf(survey, 'cut-out').ratingA = 60;
+      survey.loads.push({ id: 'shower', class: 'instantaneous-water-heating', currentA: 60 });
+    });
+    const panel = region('Make a quotation');
+    expect((await within(panel).findAllByText('Does not fit')).length).toBeGreaterThan(0);
+    expect(panel.textContent).toMatch(/over|above|more than/);
+  });
   it('is made of the survey as the server has it', async () => {
     const { asked } = await open(all([]), all([quotation()]));
     await userEvent.click(await screen.findByRole('button', { name: 'Make the quotation' }));
