@@ -17,6 +17,7 @@ async function choosePictures(page: Page, address: string, count: number, width:
   await page.goto(`${address}/cut-out`);
   await page.locator('input[type=file][multiple]').first().setInputFiles(chosen);
   await expect(page.getByText(`picture-${count - 1}.jpg`)).toBeVisible();
+  await expect(page.getByText('Being kept on this device')).toHaveCount(0);
   return chosen.reduce((sum, { buffer }) => sum + buffer.length, 0);
 }
 

@@ -1,4 +1,4 @@
-import { CircleCheck, CircleX, Download, Hourglass, Upload, WifiOff, X } from 'lucide-react';
+import { CircleCheck, CircleX, Download, HardDriveDownload, Hourglass, Upload, WifiOff, X } from 'lucide-react';
 import { useSyncExternalStore } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
@@ -37,6 +37,7 @@ const Track = styled.div`
 `;
 
 const WORDS: Readonly<Record<UploadState, string>> = {
+  keeping: 'Being kept on this device',
   waiting: 'Waiting',
   sending: 'Sending',
   filing: 'Being made ready',
@@ -45,6 +46,7 @@ const WORDS: Readonly<Record<UploadState, string>> = {
   known: 'Already here',
 };
 const SHAPES = {
+  keeping: HardDriveDownload,
   waiting: Hourglass,
   sending: Upload,
   filing: Hourglass,
@@ -52,6 +54,9 @@ const SHAPES = {
   refused: CircleX,
   known: CircleCheck,
 } as const;
+
+/** Nothing is wrong with these, and they are not done. */
+const UNDER_WAY: ReadonlySet<UploadState> = new Set(['keeping', 'waiting', 'sending', 'filing']);
 
 /** Pictures on their way in: how far each has come, what became of it, and a way to stop it. */
 export function UploadList() {
@@ -96,7 +101,7 @@ function OneUpload({ item }: { readonly item: UploadItem }) {
   const { uploads } = useSurvey();
   const Shape = SHAPES[item.state];
   const percent = item.bytes === 0 ? 0 : (100 * item.sent) / item.bytes;
-  const under = item.state === 'sending' || item.state === 'waiting' || item.state === 'filing';
+  const under = UNDER_WAY.has(item.state);
   return (
     <Line>
       <Shape size={18} aria-hidden style={item.state === 'refused' ? { color: 'var(--hold)' } : undefined} />

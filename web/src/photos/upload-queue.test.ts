@@ -6,14 +6,21 @@ const settle = async (): Promise<void> => {
 };
 
 /** A queue whose sending and filing are functions, and what it asked of the world. */
-function bench(filing: (name: string) => Filing, send: (name: string) => Promise<void> = () => Promise.resolve()) {
+function bench(
+  filing: (name: string) => Filing,
+  send: (name: string) => Promise<void> = () => Promise.resolve(),
+  keep: () => Promise<void> = () => Promise.resolve(),
+) {
   const told: string[] = [];
   let ids = 0;
   const links: UploadLinks = {
     send: ({ fileName }) => send(fileName),
     file: ({ fileName }) => Promise.resolve(filing(fileName)),
     drop: ({ fileName }) => told.push(`drop ${fileName}`),
-    keep: ({ fileName }) => Promise.resolve(void told.push(`keep ${fileName}`)),
+    keep: ({ fileName }) => {
+      told.push(`keep ${fileName}`);
+      return keep();
+    },
     forget: (id) => Promise.resolve(void told.push(`forget ${id}`)),
     newId: () => `id${(ids += 1)}`,
     filed: () => told.push('filed'),
@@ -29,6 +36,29 @@ describe('pictures on their way in', () => {
     await settle();
     expect(told).toEqual(['keep a', 'filed', 'forget id1']);
     expect(states()).toEqual([]);
+  });
+
+  it('are shown at once, and say that they are being kept until this device has them', async () => {
+    const written: (() => void)[] = [];
+    const { queue, states, told } = bench(
+      () => ({ kind: 'filed', known: false }),
+      () => new Promise(() => undefined),
+      () => new Promise((resolve) => written.push(resolve)),
+    );
+    void queue.add([file('a'), file('b'), file('c')], {});
+    await settle();
+    expect(states()).toEqual(['a keeping', 'b keeping', 'c keeping']);
+    written[0]?.();
+    await settle();
+    expect(states()).toEqual(['a sending', 'b keeping', 'c keeping']);
+    // Put away while it is being written, and before its turn: nothing of them stays.
+    queue.cancel('id2');
+    queue.cancel('id3');
+    written[1]?.();
+    await settle();
+    expect(states()).toEqual(['a sending']);
+    expect(told.filter((each) => each === 'forget id2')).toHaveLength(2);
+    expect(written).toHaveLength(2);
   });
 
   it('one refused does not hold up the others', async () => {

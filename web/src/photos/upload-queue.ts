@@ -1,6 +1,7 @@
 import type { WaitingPhoto } from './waiting';
 
 /**
+ * - `keeping`: chosen, being written into this device: until then it is only in this page;
  * - `waiting`: chosen, its turn has not come;
  * - `sending`: on its way, `sent` of it there;
  * - `filing`: all there, being made upright and small;
@@ -8,7 +9,7 @@ import type { WaitingPhoto } from './waiting';
  * - `refused`: it cannot be taken, and `says` why;
  * - `known`: the job had this very picture already.
  */
-export type UploadState = 'waiting' | 'sending' | 'filing' | 'stopped' | 'refused' | 'known';
+export type UploadState = 'keeping' | 'waiting' | 'sending' | 'filing' | 'stopped' | 'refused' | 'known';
 
 export interface UploadItem {
   readonly id: string;
@@ -82,27 +83,42 @@ export class UploadQueue {
   /** Takes up pictures an earlier visit left waiting. */
   adopt(photos: readonly WaitingPhoto[]): void {
     for (const photo of photos) {
-      const entry = this.enter(photo);
+      const entry = this.enter(photo, 'waiting');
       if (photo.refused !== undefined) this.tell(entry, { state: 'refused', says: photo.refused });
     }
     this.next();
   }
 
+  /** Takes pictures in: all of them are shown at once, and each may go as soon as this device has it. */
   async add(files: readonly File[], about: AboutWaiting): Promise<void> {
-    for (const file of files) {
-      const photo: WaitingPhoto = {
-        id: this.links.newId(),
-        personId: this.personId,
-        jobId: this.jobId,
-        file,
-        fileName: file.name.slice(0, 200),
-        chosenAt: Date.now(),
-        ...about,
-      };
-      const entry = this.enter(photo);
-      if (file.size === 0) this.tell(entry, { state: 'refused', says: 'The file is empty.' });
-      else if (file.size > MOST_BYTES) await this.refuse(entry, 'Larger than 25 MB: take it smaller.');
-      else await this.keep(entry);
+    const entries = files.map((file) =>
+      this.enter(
+        {
+          id: this.links.newId(),
+          personId: this.personId,
+          jobId: this.jobId,
+          file,
+          fileName: file.name.slice(0, 200),
+          chosenAt: Date.now(),
+          ...about,
+        },
+        'keeping',
+      ),
+    );
+    for (const entry of entries) await this.takeIn(entry);
+  }
+
+  private async takeIn(entry: Entry): Promise<void> {
+    const { size } = entry.photo.file;
+    // Put away again before its turn came.
+    if (!this.entries.includes(entry)) return;
+    if (size === 0) this.tell(entry, { state: 'refused', says: 'The file is empty.' });
+    else if (size > MOST_BYTES) await this.refuse(entry, 'Larger than 25 MB: take it smaller.');
+    else {
+      await this.keep(entry);
+      // Put away while it was being written: nothing of it stays.
+      if (!this.entries.includes(entry)) await this.links.forget(entry.photo.id).catch(() => undefined);
+      else this.tell(entry, { state: 'waiting' });
     }
     this.next();
   }
@@ -127,8 +143,8 @@ export class UploadQueue {
     for (const { stop } of this.entries) stop?.abort();
   }
 
-  private enter(photo: WaitingPhoto): Entry {
-    const item: UploadItem = { id: photo.id, name: photo.fileName, bytes: photo.file.size, sent: 0, state: 'waiting' };
+  private enter(photo: WaitingPhoto, state: UploadState): Entry {
+    const item: UploadItem = { id: photo.id, name: photo.fileName, bytes: photo.file.size, sent: 0, state };
     const entry: Entry = { photo, item, stop: null };
     this.entries.push(entry);
     this.changed();
