@@ -41,6 +41,11 @@ export class Telephone {
   }
 }
 
+/** Waits until this device has every picture that was chosen: one that it has not yet is gone with the page. */
+export async function picturesKept(page: Page): Promise<void> {
+  await expect(page.getByText('Being kept on this device')).toHaveCount(0);
+}
+
 /** A server of a journey's own, which it may kill. */
 export class OwnServer {
   private running: Awaited<ReturnType<typeof startServer>> | undefined;

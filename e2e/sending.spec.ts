@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, newJob, opened, saved, signInByForm, test } from './journey';
-import { OwnServer, pictures, takenAlong, Telephone, Wire, writtenDown } from './own-device';
+import { OwnServer, pictures, picturesKept, takenAlong, Telephone, Wire, writtenDown } from './own-device';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -17,7 +17,7 @@ async function choosePictures(page: Page, address: string, count: number, width:
   await page.goto(`${address}/cut-out`);
   await page.locator('input[type=file][multiple]').first().setInputFiles(chosen);
   await expect(page.getByText(`picture-${count - 1}.jpg`)).toBeVisible();
-  await expect(page.getByText('Being kept on this device')).toHaveCount(0);
+  await picturesKept(page);
   return chosen.reduce((sum, { buffer }) => sum + buffer.length, 0);
 }
 

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, newJob, signInByForm, test } from './journey';
 import { endOfPass, passHome, startPass } from './home-pass';
 import { logOf } from './log-file';
-import { OwnServer, pictures, takenAlong, Telephone } from './own-device';
+import { OwnServer, pictures, picturesKept, takenAlong, Telephone } from './own-device';
 
 interface Kept {
   readonly survey: {
@@ -80,6 +80,7 @@ async function aWholeJob(page: Page): Promise<string> {
     .first()
     .setInputFiles(await pictures(6));
   await expect(page.getByText('picture-5.jpg')).toBeVisible();
+  await picturesKept(page);
 
   // A logger’s file is read and judged here, and kept with the job later.
   await page.goto(`${address}/loads`);

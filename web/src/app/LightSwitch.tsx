@@ -1,28 +1,46 @@
 import { FileText, MoonStar, Sun } from 'lucide-react';
-import { useState } from 'react';
-import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
+import { useId, useState } from 'react';
 import styled from 'styled-components';
 import { keepLight, LIGHT_NAMES, LIGHTS, storedLight } from './lights';
 
-const Group = styled(ToggleButtonGroup)`
+const Group = styled.div`
   display: inline-flex;
   border: 1px solid var(--line);
   border-radius: var(--corner);
 `;
 
-const Option = styled(ToggleButton)`
+const Option = styled.label`
+  position: relative;
+  display: grid;
+  place-items: center;
   min-height: 44px;
   min-width: 44px;
   padding: 0 0.6rem;
-  border: 0;
-  background: transparent;
   color: var(--ink);
   font: 500 0.88rem var(--text);
-  cursor: pointer;
-  &[data-selected] {
+  &:has(:checked) {
     background: var(--ink);
     color: var(--surface);
     font-weight: 700;
+  }
+  &:has(:focus-visible) {
+    outline: 3px solid var(--focus);
+    outline-offset: 2px;
+  }
+  /* Under a finger the whole of it is the radio. */
+  & > input {
+    position: absolute;
+    inset: 0;
+    margin: 0;
+    opacity: 0;
+    cursor: pointer;
+  }
+  @media (forced-colors: active) {
+    &:has(:checked) {
+      forced-color-adjust: none;
+      background: Highlight;
+      color: HighlightText;
+    }
   }
 `;
 
@@ -41,26 +59,27 @@ const Shape = styled.span`
   }
 `;
 
-/** Paper, Daylight or Cupboard. */
+/** Paper, Daylight or Cupboard. The browser’s own radios: the first page is not to wait for more. */
 export function LightSwitch() {
   const [light, setLight] = useState(storedLight);
+  const name = useId();
   return (
-    <Group
-      aria-label="Light"
-      selectedKeys={[light]}
-      disallowEmptySelection
-      onSelectionChange={(keys) => {
-        const chosen = LIGHTS.find((each) => keys.has(each));
-        if (!chosen) return;
-        keepLight(chosen);
-        setLight(chosen);
-      }}
-    >
+    <Group role="radiogroup" aria-label="Light">
       {LIGHTS.map((each) => {
         const Picture = SHAPES[each];
         return (
-          <Option key={each} id={each} aria-label={LIGHT_NAMES[each]}>
-            <Word>{LIGHT_NAMES[each]}</Word>
+          <Option key={each}>
+            <input
+              type="radio"
+              name={name}
+              aria-label={LIGHT_NAMES[each]}
+              checked={each === light}
+              onChange={() => {
+                keepLight(each);
+                setLight(each);
+              }}
+            />
+            <Word aria-hidden>{LIGHT_NAMES[each]}</Word>
             <Shape>
               <Picture size={18} aria-hidden />
             </Shape>

@@ -13,7 +13,7 @@ import { WaitingList } from './WaitingList';
 const SEEN_MS = 350;
 
 /** One question at a time over all that is open, in the order that saves steps on site. */
-export function PassView() {
+export default function PassView() {
   const { survey, assessment, job } = useSurvey();
   const pass = quickPass(survey, assessment);
   const cards = cardsOf(pass);

@@ -33,7 +33,7 @@ const Zone = styled(DropZone)`
 `;
 
 /** All photographs of a job: what each shows, who took it and when; new ones come in here too. */
-export function PhotosView() {
+export default function PhotosView() {
   const { survey, job, uploads } = useSurvey();
   const [open, setOpen] = useState<string | null>(null);
   return (

@@ -17,14 +17,9 @@ import { Waiting } from '../app/Waiting';
 import { Gauge } from '../gauge/Gauge';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
-import { PassView } from '../pass/PassView';
-import { PhotosView } from '../photos/PhotosView';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
 import { STATION_NAMES, VIEW_NAMES, VIEWS, type View } from '../stations/station-names';
-import { fetchStationsAhead, StationView } from '../stations/StationView';
-import { lazyPart } from '../kit/lazy-part';
-import { LookView } from '../walk/LookView';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
 import { OpenedNote } from './OpenedNote';
@@ -34,6 +29,7 @@ import { SurveyTop } from './SurveyTop';
 import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
 import { useSurveyStore } from './use-survey-store';
+import { fetchEveryView, fetchView, ViewPart } from './view-parts';
 
 const LOOK_AGAIN_MS = 50;
 const LOOKS = 100;
@@ -79,6 +75,10 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
   const me = useOutletContext<Me>();
   const { data: job, error } = useJob(jobId);
   const opening = useSurveyStore(jobId, me.id);
+  // Comes while the survey does.
+  useEffect(() => {
+    fetchView(station);
+  }, [station]);
 
   if (error instanceof ServerProblem && error.status === 404)
     return (
@@ -102,11 +102,6 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
   if (opening.kind === 'opening' || !job) return <Waiting what="Opening the survey …" />;
   return <SurveyView job={job} me={me} store={opening.store} look={opening.look} station={station} />;
 }
-
-const PoolView = lazyPart(() => import('../pool/PoolView'));
-const SiteView = lazyPart(() => import('../site/SiteView'));
-const CustomerView = lazyPart(() => import('../customer/CustomerView'));
-const ReviewView = lazyPart(() => import('../review/ReviewView'));
 
 /** The walk, the gauge, and the station at hand. */
 function SurveyView({
@@ -157,7 +152,7 @@ function SurveyView({
 
   // Once the first is there.
   useEffect(() => {
-    const timer = setTimeout(fetchStationsAhead, 400);
+    const timer = setTimeout(fetchEveryView, 400);
     return () => {
       clearTimeout(timer);
     };
@@ -185,13 +180,14 @@ function SurveyView({
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent): void => {
-      if (store.get().saveState === 'refused') event.preventDefault();
+      const isHereOnly = uploads.get().some(({ state: upload, notKept }) => upload === 'keeping' || notKept === true);
+      if (store.get().saveState === 'refused' || isHereOnly) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => {
       window.removeEventListener('beforeunload', warn);
     };
-  }, [store]);
+  }, [store, uploads]);
 
   const here = useMemo(
     () => ({ job, me, store, state, survey, assessment, rules, uploads }),
@@ -218,23 +214,7 @@ function SurveyView({
                 </Notice>
               ))}
               <Boundary at={station} of="part">
-                {station === 'photos' ? (
-                  <PhotosView />
-                ) : station === 'next' ? (
-                  <PassView />
-                ) : station === 'to-look' ? (
-                  <LookView />
-                ) : station === 'review' ? (
-                  <ReviewView />
-                ) : station === 'customer' ? (
-                  <CustomerView />
-                ) : station === 'pool' ? (
-                  <PoolView />
-                ) : station === 'site' ? (
-                  <SiteView />
-                ) : (
-                  <StationView station={station} />
-                )}
+                <ViewPart view={station} />
               </Boundary>
               <Steps aria-label="Stations before and after" className="no-print">
                 {before ? (

@@ -1,6 +1,5 @@
 import { assess } from '@keen-gauge/core/assess';
 import type { Assessment } from '@keen-gauge/core/assessment';
-import type { Station } from '@keen-gauge/core/finding';
 import { gbDefault } from '@keen-gauge/core/rules/gb-default';
 import { openStored } from '@keen-gauge/core/survey/opening/open-stored';
 import type { Survey } from '@keen-gauge/core/survey/survey';
@@ -15,15 +14,11 @@ import { SWRConfig } from 'swr';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import { Gauge } from '../gauge/Gauge';
-import CustomerView from '../customer/CustomerView';
-import PoolView from '../pool/PoolView';
-import SiteView from '../site/SiteView';
-import ReviewView from '../review/ReviewView';
-import { PassView } from '../pass/PassView';
 import { UploadQueue } from '../photos/upload-queue';
-import { StationView } from '../stations/StationView';
+import type { View } from '../stations/station-names';
 import { SurveyProvider } from '../survey/SurveyContext';
 import { SurveyStore } from '../survey/survey-store';
+import { ViewPart } from '../survey/view-parts';
 import { WHAT_IF, type WhatIf } from '../what-if/reckon';
 
 const JOB: Job = {
@@ -86,15 +81,12 @@ class WorkerHere {
 }
 globalThis.Worker = WorkerHere as unknown as typeof Worker;
 
-/** What of a survey can be drawn here. */
-type Shown = Station | 'next' | 'review' | 'customer' | 'pool' | 'site';
-
 export interface AtSurvey {
   readonly store: SurveyStore;
   /** The survey as it stands, and what it is judged to be. */
   readonly survey: () => Survey;
   readonly assessment: () => Assessment;
-  readonly goTo: (station: Shown) => Promise<void>;
+  readonly goTo: (station: View) => Promise<void>;
   readonly undo: () => void;
 }
 
@@ -111,7 +103,7 @@ export interface Given {
 }
 
 /** For tests: a survey open at a station, drawn whole with its gauge, over a store that nobody answers. */
-export async function atSurvey(station: Shown, given: Given = {}): Promise<AtSurvey> {
+export async function atSurvey(station: View, given: Given = {}): Promise<AtSurvey> {
   const opened = given.survey ?? settledSurvey(...(given.changes ?? []));
   let ids = 0;
   const store = new SurveyStore(
@@ -186,7 +178,7 @@ function SurveyHere({
   me,
 }: {
   readonly store: SurveyStore;
-  readonly station: Shown;
+  readonly station: View;
   readonly job: Job;
   readonly me: Me;
 }) {
@@ -196,19 +188,7 @@ function SurveyHere({
   return (
     <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
       <Gauge assessment={assessment} routeWords={assessment.route.words} />
-      {station === 'next' ? (
-        <PassView />
-      ) : station === 'review' ? (
-        <ReviewView />
-      ) : station === 'customer' ? (
-        <CustomerView />
-      ) : station === 'pool' ? (
-        <PoolView />
-      ) : station === 'site' ? (
-        <SiteView />
-      ) : (
-        <StationView station={station} />
-      )}
+      <ViewPart view={station} />
     </SurveyProvider>
   );
 }

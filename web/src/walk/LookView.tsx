@@ -33,7 +33,7 @@ const Box = styled.span`
 `;
 
 /** Everything still to be looked at or asked, by where one stands for it, in the order that saves steps. */
-export function LookView() {
+export default function LookView() {
   const { survey, assessment, job } = useSurvey();
   const stops = lookList(survey, assessment);
   return (

@@ -8,7 +8,7 @@ import { StationFrame } from '../StationFrame';
 import { Field } from '../../fields/Field';
 
 /** Where it is, whose it is, and the number on the bill. */
-export function PlaceStation() {
+export default function PlaceStation() {
   const { survey } = useSurvey();
   const set = useSet();
   const number = meterPoint(survey.place.meterPointNumber);
