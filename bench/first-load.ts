@@ -2,29 +2,37 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { report } from './report';
 
-/** What the browser fetches before the list of jobs can be drawn: the page’s own script and all it imports at once. */
+const DIRECTORY = 'dist/web/assets';
+
+const read = (name: string): string => readFileSync(`${DIRECTORY}/${name}`, 'utf8');
+
+/** Files and all they import at once, without those that have come already. */
+function withImports(names: Iterable<string>, come: ReadonlySet<string>): Set<string> {
+  const wanted = new Set([...names].filter((name) => !come.has(name)));
+  // A set that grows while it is gone through is gone through to its end.
+  for (const name of wanted)
+    for (const [, imported] of read(name).matchAll(/(?:from|import)\s*["']\.\/([\w-]+\.js)["']/g))
+      if (imported && !come.has(imported)) wanted.add(imported);
+  return wanted;
+}
+
+const kB = (names: ReadonlySet<string>): number =>
+  [...names].reduce((total, name) => total + gzipSync(read(name)).length, 0) / 1000;
+
+/** What the browser fetches before the list of jobs can be drawn, and what more before a survey’s first station and its next question can. */
 export function benchFirstLoad(): void {
-  const directory = 'dist/web/assets';
   const page = readFileSync('dist/web/index.html', 'utf8');
-  const wanted = new Set([...page.matchAll(/assets\/([\w-]+\.js)/g)].map(([, name]) => name ?? ''));
-  for (const name of wanted) {
-    const text = readFileSync(`${directory}/${name}`, 'utf8');
-    for (const [, imported] of text.matchAll(/(?:from|import)\s*["']\.\/([\w-]+\.js)["']/g))
-      if (imported) wanted.add(imported);
+  const all = readdirSync(DIRECTORY).filter((name) => name.endsWith('.js'));
+  const part = (name: string): string[] => all.filter((file) => file.startsWith(`${name}-`));
+  const first = withImports([...page.matchAll(/assets\/([\w-]+\.js)/g)].map(([, name]) => name ?? ''), new Set());
+  report(`JavaScript for the list of jobs, gzipped (${first.size} files)`, kB(first), 'kB', 150);
+  for (const [view, name] of [
+    ['its first station', 'PlaceStation'],
+    ['the next question', 'PassView'],
+  ] as const) {
+    const more = withImports([...part('SurveyPage'), ...part(name)], first);
+    report(`  more for a survey opened cold at ${view} (${more.size} files)`, kB(more), 'kB', 120);
   }
-  const bytes = [...wanted].reduce((total, name) => total + gzipSync(readFileSync(`${directory}/${name}`)).length, 0);
-  report(`JavaScript for the list of jobs, gzipped (${wanted.size} files)`, bytes / 1000, 'kB', 150);
-  const survey = new Set([readdirSync(directory).find((name) => /^SurveyPage-.*\.js$/.test(name)) ?? '']);
-  for (const name of survey) {
-    const text = readFileSync(`${directory}/${name}`, 'utf8');
-    for (const [, imported] of text.matchAll(/(?:from|import)\s*["']\.\/([\w-]+\.js)["']/g))
-      if (imported && !wanted.has(imported)) survey.add(imported);
-  }
-  const opened = [...survey].reduce((total, name) => total + gzipSync(readFileSync(`${directory}/${name}`)).length, 0);
-  report(`  more for a survey opened cold (${survey.size} files)`, opened / 1000, 'kB', 120);
-  const all = readdirSync(directory).filter((name) => name.endsWith('.js'));
-  const later = all
-    .filter((name) => !wanted.has(name))
-    .reduce((total, name) => total + gzipSync(readFileSync(`${directory}/${name}`)).length, 0);
-  console.log(`  loaded later, when a survey is opened: ${(later / 1000).toFixed(1)} kB`);
+  const later = new Set(all.filter((name) => !first.has(name)));
+  console.log(`  everything that may be loaded later: ${kB(later).toFixed(1)} kB`);
 }

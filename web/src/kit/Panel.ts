@@ -27,6 +27,16 @@ export const Stack = styled.div`
   gap: var(--gap, 0.9rem);
 `;
 
+/** Panels two and two where a desk has room for them, one under the other elsewhere. */
+export const SideBySide = styled(Stack)`
+  @media (min-width: 70rem) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    & > * {
+      align-content: start;
+    }
+  }
+`;
+
 /** Things in a row that wraps. */
 export const Row = styled.div`
   display: flex;

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useInstruments } from '../api/instruments';
 import { Button } from '../kit/Button';
+import { More } from '../kit/More';
 import { Panel, Row, Stack } from '../kit/Panel';
 import { freshReading, LAST_INSTRUMENT } from './fresh-reading';
 import { useSet, useSurvey } from '../survey/SurveyContext';
@@ -41,6 +42,26 @@ export function ReadingsPanel({
     setFresh(reading.id);
   };
 
+  const toTake = (
+    <>
+      <Row style={{ '--gap': '0.4rem' }}>
+        {kinds.map((kind) => (
+          <Button
+            key={kind}
+            onPress={() => {
+              take(kind);
+            }}
+          >
+            <Plus size={17} aria-hidden /> {READING_FORMS[kind].name}
+          </Button>
+        ))}
+      </Row>
+      <p className="quiet" style={{ fontSize: '0.9rem' }}>
+        A bound is written as the instrument shows it: “&gt; 999”. The firm’s list:{' '}
+        <Link to="/instruments">instruments</Link>.
+      </p>
+    </>
+  );
   return (
     <Panel aria-label={title}>
       <h2>{title}</h2>
@@ -59,22 +80,11 @@ export function ReadingsPanel({
           ))}
         </Stack>
       )}
-      <Row style={{ '--gap': '0.4rem' }}>
-        {kinds.map((kind) => (
-          <Button
-            key={kind}
-            onPress={() => {
-              take(kind);
-            }}
-          >
-            <Plus size={17} aria-hidden /> {READING_FORMS[kind].name}
-          </Button>
-        ))}
-      </Row>
-      <p className="quiet" style={{ fontSize: '0.9rem' }}>
-        A bound is written as the instrument shows it: “&gt; 999”. The firm’s list:{' '}
-        <Link to="/instruments">instruments</Link>.
-      </p>
+      {kinds.every((kind) => taken.some((reading) => reading.kind === kind)) ? (
+        <More label="Another reading">{toTake}</More>
+      ) : (
+        toTake
+      )}
     </Panel>
   );
 }

@@ -31,7 +31,7 @@ export function OneOf({
   );
   const open = about.filter((each) => each === id).length;
   const arrival = useArrivalField()?.split('.') ?? [];
-  const [first] = useState(about.find((each) => of.includes(each)) === id || arrival.includes(id));
+  const [first] = useState(of.find((each) => about.includes(each)) === id || arrival.includes(id));
   // Of a row of outlets, what is put away is not drawn before it is wanted.
   const [isDrawn, setDrawn] = useState(first || of.length < MANY);
   const drawIt = (): void => {

@@ -4,6 +4,7 @@ import { Notice } from '../../kit/Notice';
 import { useSurvey } from '../../survey/SurveyContext';
 import { TrialPanel } from '../../trial/TrialPanel';
 import { StationFrame } from '../StationFrame';
+import { DriverPanel } from './DriverPanel';
 import { OptionsPanel } from './OptionsPanel';
 
 /** What the driver needs, every option with what it comes to, what would change the answer, and a year of it played. */
@@ -19,7 +20,10 @@ export default function CompareStation() {
           <Link to={`/jobs/${job.id}/charger`}>New equipment</Link>
         </Notice>
       ) : (
-        <OptionsPanel />
+        <>
+          <DriverPanel />
+          <OptionsPanel />
+        </>
       )}
       <p>
         More cars to come, or several bays? <Link to={`/jobs/${job.id}/pool`}>How many cars this supply carries</Link>.

@@ -3,7 +3,7 @@ import { whyFirst } from '@keen-gauge/core/options/order';
 import type { DecidingFact, Outcome } from '@keen-gauge/core/options/what-would-change';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
-import { PRIORITIES, PRIORITY_NAMES, type Priority } from '@keen-gauge/core/survey/words/option-words';
+import type { Priority } from '@keen-gauge/core/survey/words/option-words';
 import { ukDay } from '@keen-gauge/core/calendar/days';
 import { pounds } from '@keen-gauge/core/money/pence';
 import { ChevronDown } from 'lucide-react';
@@ -23,7 +23,7 @@ import { Meanwhile } from '../../what-if/Meanwhile';
 import { fitWords, withOption } from '../../what-if/option-words';
 import type { OptionSum } from '../../what-if/reckon';
 import { useWhatIf, useWhatIfWith } from '../../what-if/use-what-if';
-import { BoundChoice, BoundNumber, BoundText } from '../bound';
+import { BoundText } from '../bound';
 import { Pounds } from '../../price/Pounds';
 
 const Cards = styled.ol`
@@ -60,6 +60,13 @@ const Card = styled.li`
   }
 `;
 
+const Head = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.6rem;
+  align-items: start;
+`;
+
 const Opener = styled(Trigger)`
   display: inline-flex;
   align-items: center;
@@ -85,28 +92,6 @@ export function OptionsPanel() {
   };
   return (
     <>
-      <Panel aria-label="What the driver needs">
-        <h2>What the driver needs</h2>
-        <FieldGrid>
-          <BoundNumber path={['driver', 'milesPerDay']} label="Miles a day" usual={[20, 40]} />
-          <BoundNumber path={['driver', 'hoursThere']} label="Hours it stands there" usual={[8, 12]} />
-          <BoundNumber
-            few
-            path={['driver', 'cheapFromH']}
-            label="Charging only from"
-            usual={[0.5, 23]}
-            help="Cheap hours, if it is to keep to them; half past midnight is 0.5."
-          />
-          <BoundNumber few path={['driver', 'cheapToH']} label="Charging only until" usual={[5.5, 7]} />
-          <BoundNumber few path={['driver', 'onboardA']} label="Its own charger takes, each phase" usual={[16, 32]} />
-        </FieldGrid>
-        <BoundChoice
-          path={['driver', 'priority']}
-          label="What matters most to the customer?"
-          tile="11rem"
-          options={PRIORITIES.map((value) => ({ value, label: PRIORITY_NAMES[value] }))}
-        />
-      </Panel>
       <Panel aria-label="Options">
         <Meanwhile title="Options" isThere={found !== null} {...told}>
           {found !== null && found.length === 0 ? (
@@ -147,14 +132,18 @@ function Compared({
   // What is so whatever is done is said once, above them all.
   const everywhere = found.length < 2 ? [] : alreadyInAll(found);
   const sums = useOptionSums();
+  const rest = (option: Option): Omit<React.ComponentProps<typeof WhatItComesTo>, 'option'> => ({
+    sum: sums?.find(({ optionId }) => optionId === option.id),
+    already: option.already.filter((says) => !everywhere.includes(says)),
+  });
   return (
     <>
       <p role="status">{whyFirst(found, priority)}</p>
-      {everywhere.map((says) => (
-        <p key={says}>
-          <strong>There already:</strong> {says}
+      {everywhere.length > 0 && (
+        <p>
+          <strong>There already:</strong> {everywhere.join(' ')}
         </p>
-      ))}
+      )}
       <p className="quiet">
         Keen Gauge compares; a competent person decides. The operator’s requirements and makers’ instructions come
         first.
@@ -162,47 +151,13 @@ function Compared({
       <Cards>
         {found.map((option, at) => (
           <Card key={option.id} {...(at === 0 ? { 'data-first': '' } : {})}>
-            <h3>
-              {at + 1}. {option.title}
-            </h3>
-            <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
-            <p className="quiet">{option.why}</p>
-            <GroundsOfOption option={option} />
-            <More label="What it comes to" open={wide || at === 0}>
-              <dl>
-                {option.weakest && (
-                  <>
-                    <dt>Weakest</dt>
-                    <dd>{option.weakest}</dd>
-                  </>
-                )}
-                <dt>Charging</dt>
-                <dd>{chargingWords(option)}</dd>
-                <dt>Route</dt>
-                <dd>{ROUTE_WORDS[option.route]}</dd>
-                <dt>Who must agree</dt>
-                <dd>{option.whoMustAgree}</dd>
-                <dt>Wait</dt>
-                <dd>{waitWords(option)}</dd>
-                <dt>Cost</dt>
-                <dd>
-                  <OptionCost option={option} sum={sums?.find(({ optionId }) => optionId === option.id)} />
-                </dd>
-              </dl>
-              {option.already
-                .filter((says) => !everywhere.includes(says))
-                .map((says) => (
-                  <p key={says}>
-                    <strong>There already:</strong> {says}
-                  </p>
-                ))}
-              {option.cautions.map((caution) => (
-                <p key={caution} className="quiet">
-                  {caution}
-                </p>
-              ))}
-            </More>
-            <div>
+            <Head>
+              <div>
+                <h3>
+                  {at + 1}. {option.title}
+                </h3>
+                <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
+              </div>
               <Button
                 aria-label={`Choose: ${option.title}`}
                 isDisabled={!isCurrent || isChosen(option, choice) || me.role === 'office'}
@@ -210,12 +165,71 @@ function Compared({
                   choose(option);
                 }}
               >
-                {isChosen(option, choice) ? 'Chosen' : 'Choose this'}
+                {isChosen(option, choice) ? 'Chosen' : 'Choose'}
               </Button>
-            </div>
+            </Head>
+            <p className="quiet">{option.why}</p>
+            {wide || at === 0 ? (
+              <>
+                <GroundsOfOption option={option} />
+                <WhatItComesTo option={option} {...rest(option)} />
+              </>
+            ) : (
+              <More label="Figures and grounds" note={groundsMet(option)}>
+                <WhatItComesTo option={option} {...rest(option)} />
+                <Grounds grounds={option.grounds} />
+              </More>
+            )}
           </Card>
         ))}
       </Cards>
+    </>
+  );
+}
+
+/** Everything an option is compared by, and what it asks of whoever takes it. */
+function WhatItComesTo({
+  option,
+  sum,
+  already,
+}: {
+  readonly option: Option;
+  readonly sum: OptionSum | undefined;
+  /** What is wrong already and is not said of them all. */
+  readonly already: readonly string[];
+}) {
+  return (
+    <>
+      <dl>
+        {option.weakest && (
+          <>
+            <dt>Weakest</dt>
+            <dd>{option.weakest}</dd>
+          </>
+        )}
+        <dt>Charging</dt>
+        <dd>{chargingWords(option)}</dd>
+        <dt>Route</dt>
+        <dd>{ROUTE_WORDS[option.route]}</dd>
+        <dt>Who must agree</dt>
+        <dd>{option.whoMustAgree}</dd>
+        <dt>Wait</dt>
+        <dd>{waitWords(option)}</dd>
+        <dt>Cost</dt>
+        <dd>
+          <OptionCost option={option} sum={sum} />
+        </dd>
+      </dl>
+      {already.map((says) => (
+        <p key={says}>
+          <strong>There already:</strong> {says}
+        </p>
+      ))}
+      {option.cautions.map((caution) => (
+        <p key={caution} className="quiet">
+          {caution}
+        </p>
+      ))}
     </>
   );
 }
@@ -287,13 +301,15 @@ function isChosen({ kind, also }: Option, choice: Choice): boolean {
   return choice?.option === kind && choice.also === also;
 }
 
+const groundsMet = ({ grounds }: Option): string =>
+  `${grounds.filter(({ state }) => state === 'met').length} of ${grounds.length} met`;
+
 /** Everything an option rests on, shown when it is asked for. */
 function GroundsOfOption({ option }: { readonly option: Option }) {
-  const settled = option.grounds.filter(({ state }) => state === 'met').length;
   return (
     <Disclosure>
       <Opener slot="trigger">
-        Grounds: {settled} of {option.grounds.length} met <ChevronDown size={16} aria-hidden />
+        Grounds: {groundsMet(option)} <ChevronDown size={16} aria-hidden />
       </Opener>
       <DisclosurePanel>
         <Grounds grounds={option.grounds} />

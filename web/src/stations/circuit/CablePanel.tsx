@@ -30,6 +30,7 @@ export function CablePanel({ proposal }: { readonly proposal: Proposal }) {
       <FieldGrid>
         <Field path={[...path, 'cableType']} />
         <BoundNumber
+          few
           path={[...path, 'sizeMm2']}
           label="Size, where chosen"
           usual={sizes}

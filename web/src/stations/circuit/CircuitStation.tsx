@@ -1,6 +1,6 @@
 import { equipmentName, isCharger } from '@keen-gauge/core/survey/words/kinds';
 import { useSurvey } from '../../survey/SurveyContext';
-import { Panel } from '../../kit/Panel';
+import { Panel, SideBySide } from '../../kit/Panel';
 import { Notice } from '../../kit/Notice';
 import { OneOf } from '../OneOf';
 import { StationFrame } from '../StationFrame';
@@ -15,13 +15,17 @@ import { SurgePanel } from './SurgePanel';
 /** The circuit that carries the new equipment: the feeder it comes by, its protection, its cable, and its place. */
 export default function CircuitStation() {
   const { survey, assessment } = useSurvey();
+  // A feeder and the circuit at its end are two things to go through, as two chargers are.
+  const parts = [...assessment.feeders.map(({ nodeId }) => nodeId), ...survey.proposals.map(({ id }) => id)];
   return (
     <StationFrame
       station="circuit"
-      lead="How the current gets to the new equipment, and what protects it on the way. Sizes come from the published tables; values are never interpolated."
+      lead="How the current gets to the new equipment, and what protects it. Sizes come from the published tables; nothing is interpolated."
     >
       {assessment.feeders.map((feeder) => (
-        <FeederPanel key={feeder.nodeId} feeder={feeder} />
+        <OneOf key={feeder.nodeId} id={feeder.nodeId} name={feeder.label} station="circuit" of={parts}>
+          <FeederPanel feeder={feeder} />
+        </OneOf>
       ))}
       {survey.proposals.length === 0 && (
         <Panel>
@@ -31,19 +35,17 @@ export default function CircuitStation() {
       {survey.proposals.map((proposal) => {
         const circuit = assessment.circuits.find(({ proposalId }) => proposalId === proposal.id);
         return (
-          <OneOf
-            key={proposal.id}
-            id={proposal.id}
-            name={equipmentName(proposal)}
-            station="circuit"
-            of={survey.proposals.map((each) => each.id)}
-          >
+          <OneOf key={proposal.id} id={proposal.id} name={equipmentName(proposal)} station="circuit" of={parts}>
             <ReusePanel proposal={proposal} />
-            <CablePanel proposal={proposal} />
+            <SideBySide>
+              <CablePanel proposal={proposal} />
+              <DevicePanel proposal={proposal} />
+            </SideBySide>
             {circuit && <SizesPanel circuit={circuit} />}
-            <DevicePanel proposal={proposal} />
-            <SurgePanel proposal={proposal} />
-            {isCharger(proposal) && <PositionPanel proposal={proposal} />}
+            <SideBySide>
+              <SurgePanel proposal={proposal} />
+              {isCharger(proposal) && <PositionPanel proposal={proposal} />}
+            </SideBySide>
           </OneOf>
         );
       })}

@@ -35,6 +35,9 @@ const Answers = styled.ol`
   display: grid;
   gap: 0.5rem;
   counter-reset: answer;
+  @media (min-width: 70rem) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
   & li {
     counter-increment: answer;
     display: grid;
@@ -57,7 +60,7 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
   const node = survey.supply.nodes.find(({ id }) => id === feeder.nodeId);
   if (!node) return null;
   return (
-    <Panel aria-label={feeder.label}>
+    <Panel aria-label="What the feeder carries">
       <h2>{feeder.label}</h2>
       <Questions>
         {feeder.questions.map(({ id, question, answer, state }) => (
@@ -101,26 +104,28 @@ export function FeederPanel({ feeder }: { readonly feeder: FeederAssessment }) {
         </FieldGrid>
         <NodeCableFields node={node} />
       </More>
-      <div style={{ maxWidth: '26rem' }}>
-        <BoundNumber
-          path={[...path, 'claimedRatingA']}
-          label="“The cable looks thick enough for …”"
-          usual={[32, 40]}
-          help="It is worked out again, not believed: a thick cable may have been laid for volt drop or grouping."
-        />
-      </div>
-      {feeder.claim && (
-        <p role="status">
-          <StateMark
-            state={stateOf(feeder.claim.holds)}
-            words={`${feeder.claim.claimedA} A: ${answerWords(feeder.claim.holds)}`}
-          />{' '}
-          {feeder.claim.reasons.join('; ')}.
-        </p>
-      )}
+      <More label="“The cable looks thick enough for …”" note={feeder.claim && claimWords(feeder.claim)}>
+        <div style={{ maxWidth: '26rem' }}>
+          <BoundNumber
+            path={[...path, 'claimedRatingA']}
+            label="Thick enough for"
+            usual={[32, 40]}
+            help="It is worked out again, not believed: a thick cable may have been laid for volt drop or grouping."
+          />
+        </div>
+        {feeder.claim && (
+          <p role="status">
+            <StateMark state={stateOf(feeder.claim.holds)} words={claimWords(feeder.claim)} />{' '}
+            {feeder.claim.reasons.join('; ')}.
+          </p>
+        )}
+      </More>
     </Panel>
   );
 }
+
+const claimWords = ({ claimedA, holds }: NonNullable<FeederAssessment['claim']>): string =>
+  `${claimedA} A: ${answerWords(holds)}`;
 
 function Answer({ answer, proposalId }: { readonly answer: FeederAnswer; readonly proposalId: string | null }) {
   const { survey, store } = useSurvey();

@@ -24,8 +24,8 @@ export function ArrangementPanel() {
     <Panel aria-label="Earthing arrangement">
       <h2>Earthing arrangement</h2>
       <Field path={['earthing', 'arrangement']} />
-      {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
-      <More label="Follow the earthing conductor" note="if the arrangement is not known" open={!known}>
+      <More label="Follow the earthing conductor" note={known ? 'if you are not sure of it' : undefined} open={!known}>
+        {known && <p className="quiet">{MISTAKEN_FOR[known]}</p>}
         <Stack style={{ '--gap': '0.6rem' }}>
           {EARTHING_SIGNS.map((sign) => (
             <Sign key={sign} sign={sign} />

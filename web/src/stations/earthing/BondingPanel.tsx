@@ -5,11 +5,13 @@ import {
   INCOMING_NAMES,
   type BondedPart,
 } from '@keen-gauge/core/survey/words/earthing-words';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { FigureButton } from '../../gauge/FigureButton';
 import { AnswerRow } from '../../kit/AnswerRow';
 import { FieldGrid } from '../../kit/fields';
 import { NumberInput } from '../../kit/NumberInput';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -39,6 +41,12 @@ const Service = styled.section`
 export function BondingPanel() {
   const { survey, assessment } = useSurvey();
   const { bonding } = assessment.earthing;
+  // Where a part stands is settled when the station is opened: what is answered does not move under the finger.
+  const [recorded] = useState(
+    () => new Set(survey.earthing.services?.filter(({ incoming }) => incoming !== undefined).map(({ id }) => id)),
+  );
+  const isHere = (part: BondedPart): boolean => USUAL.has(part) || recorded.has(part);
+  const [here, others] = [BONDED_PARTS.filter(isHere), BONDED_PARTS.filter((part) => !isHere(part))];
   return (
     <Panel aria-label="Main bonding">
       <h2>Main bonding</h2>
@@ -47,10 +55,22 @@ export function BondingPanel() {
         {survey.earthing.arrangement === 'tn-c-s' && <Field path={['earthing', 'supplyNeutralMm2']} />}
       </FieldGrid>
       <Services>
-        {BONDED_PARTS.map((part) => (
+        {here.map((part) => (
           <ServiceFields key={part} part={part} />
         ))}
       </Services>
+      {others.length > 0 && (
+        <More
+          label="Something else"
+          note={others.map((part) => BONDED_PART_NAMES[part].toLowerCase()).join(', ')}
+        >
+          <Services>
+            {others.map((part) => (
+              <ServiceFields key={part} part={part} />
+            ))}
+          </Services>
+        </More>
+      )}
     </Panel>
   );
 }
@@ -61,6 +81,9 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
   const service = survey.earthing.services?.find(({ id }) => id === part);
   const verdict = assessment.earthing.bonding.services.find(({ id }) => id === part);
   const name = BONDED_PART_NAMES[part];
+  // A test tells whether a part has to be bonded; of one that is bonded, or that brings nothing in, it tells nothing.
+  const mayBeTested =
+    service?.resistanceKOhm !== undefined || (service?.incoming !== 'plastic' && service?.bonded !== 'yes');
   const there = service?.incoming !== undefined && service.incoming !== 'not-there';
   return (
     <Service aria-label={name}>
@@ -122,24 +145,26 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
                 />
               </AsLine>
             )}
-            <AsLine
-              field={['earthing', 'services', part, 'resistanceKOhm'].join('.')}
-              few
-              label={`${name}: resistance to earth`}
-              says={service.resistanceKOhm === undefined ? undefined : `${service.resistanceKOhm} kΩ`}
-            >
-              <NumberInput
-                label={`${name}: resistance to earth, where tested`}
-                unit="kΩ"
-                least={0}
-                most={1000000}
-                help="Bonding off, to the main earthing terminal."
-                value={service.resistanceKOhm}
-                onChange={(value) => {
-                  set('resistanceKOhm', value);
-                }}
-              />
-            </AsLine>
+            {mayBeTested && (
+              <AsLine
+                field={['earthing', 'services', part, 'resistanceKOhm'].join('.')}
+                few
+                label={`${name}: resistance to earth`}
+                says={service.resistanceKOhm === undefined ? undefined : `${service.resistanceKOhm} kΩ`}
+              >
+                <NumberInput
+                  label={`${name}: resistance to earth, where tested`}
+                  unit="kΩ"
+                  least={0}
+                  most={1000000}
+                  help="Bonding off, to the main earthing terminal."
+                  value={service.resistanceKOhm}
+                  onChange={(value) => {
+                    set('resistanceKOhm', value);
+                  }}
+                />
+              </AsLine>
+            )}
           </FieldGrid>
         </>
       )}

@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import styled from 'styled-components';
 import { FigureButton, TightFigures } from '../../gauge/FigureButton';
 import { FieldGrid } from '../../kit/fields';
+import { More } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -14,7 +16,9 @@ export const FigureRow = styled(TightFigures)`
 
 /** The earthing conductor, by the table and by the adiabatic equation. */
 export function ConductorPanel() {
-  const { assessment } = useSurvey();
+  const { assessment, survey } = useSurvey();
+  const { faultCurrentA, disconnectionS } = survey.earthing.conductor ?? {};
+  const [isTold] = useState(faultCurrentA !== undefined || disconnectionS !== undefined);
   const { byTable, byEquation, least, holds } = assessment.earthing.conductor;
   const path = ['earthing', 'conductor'] as const;
   return (
@@ -22,17 +26,21 @@ export function ConductorPanel() {
       <h2>Earthing conductor</h2>
       <FieldGrid>
         <Field path={[...path, 'sizeMm2']} />
-        <Field path={[...path, 'faultCurrentA']} />
-        <Field path={[...path, 'disconnectionS']} />
       </FieldGrid>
-      <FigureRow>
+      <FigureRow style={{ '--least': '5.6rem' }}>
         <FigureButton name="By the table" figure={byTable} />
-        <FigureButton name="By the adiabatic equation" figure={byEquation} />
+        <FigureButton name="By the equation" figure={byEquation} />
         <FigureButton name="Least it may be" figure={least} />
       </FigureRow>
       <p role="status">
         <StateMark state={stateOf(holds)} />
       </p>
+      <More label="For the adiabatic equation" note="current and time" open={isTold}>
+        <FieldGrid>
+          <Field path={[...path, 'faultCurrentA']} />
+          <Field path={[...path, 'disconnectionS']} />
+        </FieldGrid>
+      </More>
     </Panel>
   );
 }

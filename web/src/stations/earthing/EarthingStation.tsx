@@ -1,3 +1,4 @@
+import { SideBySide } from '../../kit/Panel';
 import { ReadingsPanel } from '../../readings/ReadingsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { OneOf } from '../OneOf';
@@ -19,16 +20,18 @@ export default function EarthingStation() {
       lead="Where the earth comes from. Readings are for a competent person with the right instrument."
     >
       <ArrangementPanel />
-      <ReadingsPanel
-        kinds={
-          arrangement === 'tt'
-            ? ['electrode-resistance', 'loop-impedance-external']
-            : ['loop-impedance-external', 'prospective-fault-current']
-        }
-        nodeId={assessment.supply.deviceId ?? undefined}
-      />
+      <SideBySide>
+        <ReadingsPanel
+          kinds={
+            arrangement === 'tt'
+              ? ['electrode-resistance', 'loop-impedance-external']
+              : ['loop-impedance-external', 'prospective-fault-current']
+          }
+          nodeId={assessment.supply.deviceId ?? undefined}
+        />
+        <ConductorPanel />
+      </SideBySide>
       <RcdCoverPanel />
-      <ConductorPanel />
       <BondingPanel />
       {known &&
         assessment.earthing.openPen.map((way) => (

@@ -62,17 +62,29 @@ export function OpenPenFields({ way, brief = false }: { readonly way: OpenPenAss
       >
         <Choice
           label="Open-PEN method"
-          tile="19rem"
+          tile="13rem"
           value={way.chosen ?? undefined}
           options={way.ways.map((each) => ({
             value: each.method,
             label: OPEN_PEN_NAMES[each.method],
-            picture: <WayVerdict way={each} brief={brief} />,
+            // Once one is chosen, what the others need is read where it is asked for.
+            picture: <WayVerdict way={each} brief={brief || (chosen !== undefined && each !== chosen)} />,
           }))}
           onChange={(next: OpenPenMethod) => {
             set(['proposals', way.proposalId, 'openPen'], next);
           }}
         />
+        {!brief && chosen !== undefined && (
+          <More label="What the others need">
+            {way.ways
+              .filter((each) => each !== chosen)
+              .map((each) => (
+                <p key={each.method}>
+                  <strong>{OPEN_PEN_NAMES[each.method]}:</strong> {each.reasons.join(' ')}
+                </p>
+              ))}
+          </More>
+        )}
       </AsLine>
       {way.chosen !== null && (
         <BoundText path={[...pen, 'reason']} label="Why this one" help="A line will do; it goes into the pack." />

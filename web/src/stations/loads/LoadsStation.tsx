@@ -9,7 +9,7 @@ import styled from 'styled-components';
 import { Button } from '../../kit/Button';
 import { More } from '../../kit/More';
 import { Notice } from '../../kit/Notice';
-import { Panel, Row, Stack } from '../../kit/Panel';
+import { Panel, Row, SideBySide, Stack } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
 import { MeasurementsPanel } from '../../measured/MeasurementsPanel';
 import { useSurvey } from '../../survey/SurveyContext';
@@ -57,8 +57,10 @@ export default function LoadsStation() {
         {survey.loads.length > 0 && <LoadList />}
         <AddLoad />
       </Panel>
-      <QuickLoads />
-      <GenerationPanel />
+      <SideBySide>
+        <QuickLoads />
+        <GenerationPanel />
+      </SideBySide>
       <BasesPanel />
       <MeasurementsPanel />
       <DecisionPanel />
