@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { assess } from './assess';
+import { assess, decide } from './assess';
 import type { Assessment } from './assessment';
 import { RULE_SETS, ruleSet } from './rules/catalogue';
 import { gbDefault } from './rules/gb-default';
@@ -7,6 +7,7 @@ import { readSurvey } from './survey/opening/read';
 import type { Survey } from './survey/survey';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from './testing/settled-survey';
 import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words/words';
+import { completeSurveys } from './testing/random-surveys';
 import { lawRuns } from './testing/law-runs';
 
 /** A home that may be fitted and notified: 100 A label, not looped, looked over, 20.4 A of loads, a 32 A charger. */
@@ -418,6 +419,25 @@ describe('assess is total', () => {
           if (holds(ratingA)) expect(holds(ratingA + riseA)).toBe(true);
         },
       ),
+    );
+  });
+});
+
+describe('what is decided without asking', () => {
+  it('law: is what the whole assessment says, for any survey under any rules', () => {
+    fc.assert(
+      fc.property(completeSurveys(), fc.constantFrom(...RULE_SETS), (survey, rules) => {
+        const {
+          format: _format,
+          version: _version,
+          rules: _rules,
+          questions: _questions,
+          findings: _findings,
+          ...whole
+        } = assess(survey, rules);
+        expect(JSON.stringify(decide(survey, rules))).toBe(JSON.stringify(whole));
+      }),
+      { numRuns: lawRuns(150) },
     );
   });
 });

@@ -1,4 +1,4 @@
-import type { Assessment } from './assessment';
+import type { Assessment, Decided } from './assessment';
 import { testFindings } from './after/test-findings';
 import { assessCircuit, type CircuitAssessment } from './circuit/charger-circuit';
 import type { CircuitFacts } from './circuit/circuit-facts';
@@ -34,7 +34,7 @@ import { besideOn } from './nodes/neighbours';
 import { nodeDemands, type NodeDemand } from './nodes/node-demand';
 import { overloadAt } from './nodes/overload';
 import { withPutOff } from './questions/put-off';
-import type { QuestionFacts } from './questions/question';
+import type { Question, QuestionFacts } from './questions/question';
 import { askFinding, openQuestions } from './questions/register';
 import { routeOf } from './route/route';
 import type { FusedDemand } from './route/trigger';
@@ -50,14 +50,49 @@ import { equipmentAt, outermostFuse, treeOf, type SupplyTree } from './tree/supp
  * not known; nothing is thrown. With a memory, a step whose facts are the very same as the last time is not made again.
  */
 export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Assessment {
-  const { step, joined, each } = steps;
+  const { step, each } = steps;
+  const reckoned = reckon(survey, rules, steps);
+  const open = openQuestions(reckoned.known, steps);
+  const questions = step('put off', { open, putOff: survey.putOff }, (facts) => withPutOff(facts.open, facts.putOff));
+  const { route, statements, asked, ...decided } = conclude(reckoned, questions, steps);
+  const findings = step('findings', { statements, asked }, (facts) =>
+    inWalkOrder([...facts.statements, ...each('ask findings', facts.asked, askFinding)]),
+  );
+  return {
+    format: 'keen-gauge-assessment',
+    version: 3,
+    rules: { id: rules.id, version: rules.version, title: rules.title },
+    ...decided,
+    questions,
+    findings,
+    route,
+  };
+}
+
+/** The same verdicts and the same route, for one of many surveys that might be: nothing is asked that no verdict stands on. */
+export function decide(survey: Survey, rules: Rules): Decided {
+  const reckoned = reckon(survey, rules, AFRESH);
+  const open = openQuestions(reckoned.known, AFRESH, 'deciding');
+  const {
+    statements: _statements,
+    asked: _asked,
+    ...decided
+  } = conclude(reckoned, withPutOff(open, survey.putOff), AFRESH);
+  return decided;
+}
+
+type Reckoned = ReturnType<typeof reckon>;
+
+/** Every figure of a survey, and the facts that findings, questions and verdicts are made from. */
+function reckon(survey: Survey, rules: Rules, steps: Steps) {
+  const { step, each } = steps;
   const given = { survey, rules };
   const { nodes: recorded, deviceId } = survey.supply;
   const tree = step('tree', { recorded, at: equipmentAt(survey.proposals), deviceId }, (facts) =>
     treeOf(facts.recorded, facts.at, facts.deviceId),
   );
   const demand = supplyDemand({ ...given, tree }, steps);
-  const { fuses, phases, measured, declared, connected, afterUnmanaged } = demand;
+  const { fuses, measured, declared, connected, afterUnmanaged } = demand;
   const intake = step('intake', { ...given, tree, fuses }, intakeOf);
   const { fuse, condition, loop } = intake;
   const clamps = step('clamps', { ...given, tree }, (facts) => clampLimit(facts.survey, facts.tree, facts.rules));
@@ -107,45 +142,49 @@ export function assess(survey: Survey, rules: Rules, steps: Steps = AFRESH): Ass
     circuitFacts,
     feeders,
   };
+  return { known, demand, intake, carried, limited };
+}
+
+/** What is found, the verdicts that rest on it and on what is asked, and the route. */
+function conclude(
+  { known, demand, intake: { fuse, condition, loop }, carried, limited }: Reckoned,
+  questions: readonly Question[],
+  steps: Steps,
+) {
+  const { step, joined } = steps;
+  const { survey, rules, tree, fuses, nodes } = known;
+  const { phases, afterUnmanaged } = demand;
   const statements = joined(
     'statements',
     FINDERS.map(([name, find]) => step(name, known, find)),
   );
-  const open = openQuestions(known, steps);
-  const questions = step('put off', { open, putOff: survey.putOff }, (facts) => withPutOff(facts.open, facts.putOff));
   const asked = step('asked', { questions }, (facts) => facts.questions.filter(({ taken }) => taken === undefined));
   const verdicts = verdictsOf(known, { statements, asked }, steps);
-  const findings = step('findings', { statements, asked }, (facts) =>
-    inWalkOrder([...facts.statements, ...each('ask findings', facts.asked, askFinding)]),
-  );
   const route = step(
     'route',
     { survey, rules, condition, loop, verdicts, tree, fuses, fuse, afterUnmanaged, limited, carried },
     routeThere,
   );
   return {
-    format: 'keen-gauge-assessment',
-    version: 3,
-    rules: { id: rules.id, version: rules.version, title: rules.title },
     supply: {
       phases,
       rating: fuse.figure,
       ratingEstablished: fuse.established,
       evidence: fuse.evidence,
       loop,
-      sharedService: shared,
+      sharedService: known.shared,
       condition,
       deviceId: tree.device?.node.id ?? null,
     },
     demand: step('demand figures', { rules, demand, fuse, limited }, demandFigures),
     nodes,
     weakest: step('weakest', { nodes }, (facts) => weakestNode(facts.nodes)),
-    earthing,
-    circuits: assessed,
-    feeders,
+    earthing: known.earthing,
+    circuits: known.circuits,
+    feeders: known.feeders,
     verdicts,
-    questions,
-    findings,
+    statements,
+    asked,
     route,
   };
 }

@@ -69,3 +69,6 @@ export interface Assessment {
   readonly findings: readonly Finding[];
   readonly route: Route;
 }
+
+/** What is decided of a survey, and the figures that rests on, without what is only asked, found or told. */
+export type Decided = Omit<Assessment, 'format' | 'version' | 'rules' | 'questions' | 'findings'>;

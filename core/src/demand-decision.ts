@@ -1,5 +1,5 @@
-import { assess } from './assess';
-import type { Assessment } from './assessment';
+import { assess, decide } from './assess';
+import type { Decided } from './assessment';
 import { worstPhase } from './demand/per-phase';
 import { questionKey } from './questions/question';
 import type { RouteWay } from './route/ways';
@@ -29,7 +29,7 @@ export interface MissingKnowledge {
 /** The outcome under each basis that can give a figure. */
 export function basisOutcomes(survey: Survey, rules: Rules): BasisOutcome[] {
   return BASES.flatMap((basis) => {
-    const made = assess({ ...survey, declaration: { ...survey.declaration, basis, reason: 'what if' } }, rules);
+    const made = decide({ ...survey, declaration: { ...survey.declaration, basis, reason: 'what if' } }, rules);
     // A basis that cannot be used falls back to the pack's own: that is no outcome of its own.
     if (made.demand.basis !== basis) return [];
     return [
@@ -46,7 +46,7 @@ export function missingKnowledge(survey: Survey, rules: Rules): MissingKnowledge
   return assess(survey, rules)
     .questions.filter(({ on, answers }) => (on === 'demand' || on === 'fuse') && answers !== undefined)
     .flatMap((question) => {
-      const outcomes = (question.answers ?? []).map(({ change }) => assess(change(survey), rules));
+      const outcomes = (question.answers ?? []).map(({ change }) => decide(change(survey), rules));
       const headrooms = outcomes.flatMap((outcome) => headroomOf(outcome) ?? []);
       if (headrooms.length < 2) return [];
       const [lowA, highA] = [Math.min(...headrooms), Math.max(...headrooms)];
@@ -58,7 +58,7 @@ export function missingKnowledge(survey: Survey, rules: Rules): MissingKnowledge
     .sort((a, b) => b.highA - b.lowA - (a.highA - a.lowA));
 }
 
-function headroomOf({ demand }: Assessment): number | null {
+function headroomOf({ demand }: Decided): number | null {
   const values = Object.values(demand.headroom).map(({ value }) => value);
   return values.length === 0 || values.includes(null) ? null : Math.min(...values.map((value) => value ?? 0));
 }

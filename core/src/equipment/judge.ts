@@ -1,5 +1,5 @@
 /** The firm’s equipment held against what one site and its customer need, row by row. */
-import { assess } from '../assess';
+import { assess, decide } from '../assess';
 import type { Assessment } from '../assessment';
 import { signalVerdict } from '../circuit/data-link';
 import { linesAt } from '../circuit/circuit-facts';
@@ -93,13 +93,13 @@ function bare(proposal: Proposal): Proposal {
 /** The first way of running it that fits: at full rate, held to a setting it has, or managed. */
 function wayOf(survey: Survey, profile: EquipmentProfile, rules: Rules): Way {
   if (profile.ratedA === undefined) return { kind: null, answer: null, says: 'Its rated current is not recorded.' };
-  const full = fits(assess(survey, rules));
+  const full = fits(decide(survey, rules));
   if (full.answer === true) return { kind: 'full-rate', answer: true, says: `${profile.ratedA} A, with no limit.` };
   const limited: readonly (Draft | null)[] = [
     fixedLimit(survey, rules),
     profile.clamps?.length === 0 ? null : managed(survey, rules),
   ];
-  const judged = limited.flatMap((draft) => (draft ? [{ draft, fit: fits(assess(draft.survey, rules)) }] : []));
+  const judged = limited.flatMap((draft) => (draft ? [{ draft, fit: fits(decide(draft.survey, rules)) }] : []));
   const holds = judged.find(({ draft, fit }) => fit.answer === true && draft.open === undefined);
   if (holds)
     return {

@@ -1,5 +1,5 @@
 /** What a survey costs, and what each option of it costs. */
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import { standingLines } from '../materials/edited';
 import { surveyLines } from '../materials/survey-lines';
 import type { AssessedOption } from '../options/options';
@@ -10,7 +10,7 @@ import type { OptionKind } from '../survey/words/option-words';
 import { estimateOf, type Estimate } from './estimate';
 
 /** The estimate of a survey as it is recorded, with the lines somebody changed. */
-export function estimateSurvey(survey: Survey, assessment: Assessment, prices: Prices): Estimate {
+export function estimateSurvey(survey: Survey, assessment: Decided, prices: Prices): Estimate {
   const { wastePercent, endM } = prices.terms;
   const lines = surveyLines(survey, assessment, { wastePercent, endM });
   return estimateOf(standingLines(lines, survey.works?.lines), prices);

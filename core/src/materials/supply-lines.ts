@@ -1,5 +1,5 @@
 /** What the supply itself takes: planned boards, blocks and tails, feeders laid anew, earth and bonding, and what is taken out. */
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import { coresNeeded } from '../circuit/reuse';
 import type { Survey } from '../survey/survey';
 import type { SupplyNode } from '../survey/supply';
@@ -20,7 +20,7 @@ const PLANNED: Readonly<Partial<Record<SupplyNode['kind'], PlainItem>>> = {
 };
 
 /** Everything of the supply that this work fits, lays or takes out. */
-export function supplyLines(survey: Survey, assessment: Assessment, tree: SupplyTree, terms: RunTerms): Line[] {
+export function supplyLines(survey: Survey, assessment: Decided, tree: SupplyTree, terms: RunTerms): Line[] {
   return [
     ...survey.supply.nodes.flatMap((node) => (node.planned ? plannedLines(node, survey) : [])),
     ...survey.supply.nodes.flatMap((node) => (node.cable?.planned ? feederLines(node, survey, tree, terms) : [])),
@@ -148,7 +148,7 @@ function feederLines(node: SupplyNode, { supply }: Survey, tree: SupplyTree, ter
 const EARTH_SIZES = [10, 16] as const;
 
 /** Bonding and earthing conductors that are missing or too small, of the size the assessment asks for. */
-function earthLines({ earthing: { bonding, conductor } }: Assessment): Line[] {
+function earthLines({ earthing: { bonding, conductor } }: Decided): Line[] {
   const run = (part: string, says: string, leastMm2: number | null): Line[] => {
     const sizeMm2 = leastMm2 === null ? undefined : EARTH_SIZES.find((each) => each >= leastMm2);
     const item = sizeMm2 === undefined ? null : (`earth-conductor-${sizeMm2}` as const);

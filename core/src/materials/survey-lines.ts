@@ -1,5 +1,5 @@
 /** Every line that a survey asks for, to buy and to do, each saying which part of the survey it comes from. */
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import type { Survey } from '../survey/survey';
 import { supplyTree } from '../tree/supply-tree';
 import { equipmentLines } from './equipment-lines';
@@ -10,7 +10,7 @@ import { siteLines } from './site-lines';
 import { supplyLines } from './supply-lines';
 
 /** In the order of the walk. A survey of a request alone, with nothing to connect, has none. */
-export function surveyLines(survey: Survey, assessment: Assessment, terms: RunTerms): Line[] {
+export function surveyLines(survey: Survey, assessment: Decided, terms: RunTerms): Line[] {
   const tree = supplyTree(survey);
   const row = survey.pool?.outlets.length
     ? survey.proposals.find(({ profileId }) => profileId !== undefined)

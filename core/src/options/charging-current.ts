@@ -1,5 +1,5 @@
 import { wholeBelow } from '../rules/rounding';
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import { chargerLimitA, clampSettings } from '../management/limiter';
 import type { Rules } from '../rules/rules';
 import type { Proposal } from '../survey/proposal';
@@ -16,7 +16,7 @@ import type { ChargingCurrent } from './charging-time';
 export function charging(
   survey: Survey,
   charger: Proposal,
-  assessment: Assessment | null,
+  assessment: Decided | null,
   rules: Rules,
 ): { readonly current: ChargingCurrent; readonly morningsShort?: number } {
   const limitA = chargerLimitA(charger) ?? 0;
@@ -38,7 +38,7 @@ export function charging(
 function played(
   survey: Survey,
   charger: Proposal,
-  assessment: Assessment,
+  assessment: Decided,
   rules: Rules,
 ): { readonly morningsShort?: number } {
   const record = survey.trials?.find(({ id }) => id === charger.id);

@@ -1,3 +1,4 @@
+import type { Decided } from '../assessment';
 import type { OptionKind } from '../survey/words/option-words';
 import type { Survey } from '../survey/survey';
 
@@ -8,6 +9,8 @@ export interface Draft {
   readonly also?: OptionKind;
   readonly title: string;
   readonly survey: Survey;
+  /** What was decided of that survey while it was looked for. */
+  readonly decided?: Decided;
   /** What is taken over when it is chosen, where that is not what was reckoned. */
   readonly takes?: Survey;
   /** What keeps it from being known, whatever this supply says. */

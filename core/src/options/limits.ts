@@ -1,6 +1,6 @@
 import { wholeBelow } from '../rules/rounding';
 /** The ways of limiting chargers: not at all, a fixed setting, a clamp; each as a change of a survey that is then judged like any other. */
-import { assess } from '../assess';
+import { decide } from '../assess';
 import { setPointWithin } from '../management/clamp-limit';
 import { customersSide } from '../management/placement';
 import { settingBounds, stepAtMost } from '../management/set-points';
@@ -42,17 +42,19 @@ export function fixedLimit(survey: Survey, rules: Rules): Draft | null {
     withLimiter(survey, ({ ratedA }) => ({ kind: 'fixed', fixedA: Math.min(fixedA, ratedA ?? fixedA) }));
   // The settings are in order and what fits at one fits at every lower one: halve the way between.
   let [low, high] = [0, steps.length - 1];
+  let found: Pick<Draft, 'survey' | 'decided'> | undefined;
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
-    const step = steps[middle];
-    if (step !== undefined && fits(assess(at(step), rules)).answer !== false) high = middle;
-    else low = middle + 1;
+    const tried = at(steps[middle] ?? 0);
+    const decided = decide(tried, rules);
+    if (fits(decided).answer === false) low = middle + 1;
+    else [high, found] = [middle, { survey: tried, decided }];
   }
   const best = steps[low] ?? 0;
   return {
     kind: 'fixed-limit',
     title: `Held to ${best} A`,
-    survey: at(best),
+    ...(found ?? { survey: at(best) }),
     cautions: ['The setting is sealed or locked by whoever sets it; the next owner has to know of it.'],
   };
 }
@@ -88,7 +90,7 @@ export function managed(survey: Survey, rules: Rules): Draft | null {
     ...(moreClamps.length > 0 ? { moreClamps } : {}),
     fit: { ...limiter.fit, conductor: 'line', arrowAlong: 'yes', insideSealed: 'no', phase: 'all' },
   }));
-  const bounds = settingBounds(assess(first, rules), chargers.length, rules);
+  const bounds = settingBounds(decide(first, rules), chargers.length, rules);
   const setPointA = bounds?.withMarginA ?? undefined;
   const made = withLimiter(first, ({ limiter, failSafesA }) => ({
     ...limiter,

@@ -1,6 +1,6 @@
 /** What can be done, each option reckoned as a survey of its own by the same assessment as everything else. */
-import { assess } from '../assess';
-import type { Assessment } from '../assessment';
+import { decide } from '../assess';
+import type { Decided } from '../assessment';
 import { chargerLimitA } from '../management/limiter';
 import type { Rules } from '../rules/rules';
 import { COST_BANDS, type OptionKind } from '../survey/words/option-words';
@@ -19,24 +19,31 @@ import { exceeds } from '../worked';
 
 interface Judged {
   readonly draft: Draft;
-  readonly assessment: Assessment;
+  readonly assessment: Decided;
   readonly fit: Fit;
   readonly holds: boolean | null;
 }
 
 /** Every option for the equipment proposed, those that hold first, then by what the customer cares about most. */
 export function options(survey: Survey, rules: Rules): Option[] {
-  return assessedOptions(survey, rules).map(({ option }) => option);
+  return judgedOptions(survey, rules).map(({ option }) => option);
 }
 
 /** An option with what is said of the survey that is taken over when it is chosen. */
 export interface AssessedOption {
   readonly option: Option;
-  readonly assessment: Assessment;
+  readonly assessment: Decided;
 }
 
 /** The same options, each with its assessment: what is worked out for an option is worked out once. */
 export function assessedOptions(survey: Survey, rules: Rules): AssessedOption[] {
+  return judgedOptions(survey, rules).map(({ option, judged: { draft, assessment } }) => ({
+    option,
+    assessment: draft.takes === undefined ? assessment : decide(draft.takes, rules),
+  }));
+}
+
+function judgedOptions(survey: Survey, rules: Rules): { readonly option: Option; readonly judged: Judged }[] {
   if (survey.proposals.length === 0 || survey.proposals.some(({ ratedA }) => ratedA === undefined)) return [];
   const limits = [fixedLimit(survey, rules), managed(survey, rules)].flatMap((each) =>
     each ? [judge(each, rules)] : [],
@@ -53,14 +60,12 @@ export function assessedOptions(survey: Survey, rules: Rules): AssessedOption[] 
   const judged = new Map(found.map((each) => [asOption(each, rules), each]));
   return inOrder([...judged.keys()], survey.driver?.priority).flatMap((option) => {
     const of = judged.get(option);
-    if (!of) return [];
-    const taken = of.draft.takes;
-    return [{ option, assessment: taken === undefined ? of.assessment : assess(taken, rules) }];
+    return of ? [{ option, judged: of }] : [];
   });
 }
 
 function judge(draft: Draft, rules: Rules): Judged {
-  const assessment = assess(draft.survey, rules);
+  const assessment = draft.decided ?? decide(draft.survey, rules);
   const fit = fits(assessment);
   // What is wrong already is wrong whatever is open; what would fit waits for it.
   return { draft, assessment, fit, holds: draft.open !== undefined && fit.answer === true ? null : fit.answer };
@@ -164,7 +169,7 @@ function asOption({ draft, assessment, fit, holds }: Judged, rules: Rules): Opti
   };
 }
 
-function chargingOf({ survey, kind, takes }: Draft, assessment: Assessment, rules: Rules): ChargingTime | null {
+function chargingOf({ survey, kind, takes }: Draft, assessment: Decided, rules: Rules): ChargingTime | null {
   // On another supply it charges at its rating, if that supply carries it.
   const on = kind === 'other-supply' && takes ? unlimited(takes) : survey;
   const charger = on.proposals.find(isCharger);

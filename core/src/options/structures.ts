@@ -1,5 +1,7 @@
 /** What can be changed of the supply, or of what is asked of it; each as a change of a survey, its limiters left as they are. */
-import { assess } from '../assess';
+import { decide } from '../assess';
+import { isFeeder } from '../feeder/feeder-nodes';
+import { fuseRating } from '../intake/fuse-rating';
 import { loopVerdict } from '../intake/loop-status';
 import type { Rules } from '../rules/rules';
 import { isCharger } from '../survey/words/kinds';
@@ -18,7 +20,7 @@ export function structures(survey: Survey, rules: Rules): Draft[] {
 /** The next usual fuse up; it is the operator’s to give, and what stands behind it has to suit it. */
 function fuseUpgrade(survey: Survey, rules: Rules): Draft | null {
   const { device } = supplyTree(survey);
-  const present = assess(survey, rules).supply.rating.value ?? rules.fallbackFuseA.value;
+  const present = fuseRating(device?.node, rules).figure.value ?? rules.fallbackFuseA.value;
   const next = rules.usualFusesA.value.find((size) => size > present);
   if (!device || next === undefined || device.node.kind !== 'cut-out') return null;
   return {
@@ -64,7 +66,8 @@ function unLoop(survey: Survey): Draft | null {
 
 /** Every feeder on the way laid anew for full rate, where that was sized and holds. */
 function newFeeder(survey: Survey, rules: Rules): Draft | null {
-  const feeders = assess(unlimited(survey), rules).feeders.flatMap(({ nodeId, answers }) => {
+  if (!supplyTree(survey).nodes.some(isFeeder)) return null;
+  const feeders = decide(unlimited(survey), rules).feeders.flatMap(({ nodeId, answers }) => {
     const made = answers.find(({ kind, holds }) => kind === 'new-cable' && holds === true)?.made;
     return made ? [{ nodeId, ...made }] : [];
   });

@@ -1,4 +1,4 @@
-import { assess } from '../assess';
+import { assess, decide } from '../assess';
 import { questionKey, type Question } from '../questions/question';
 import type { RouteWay } from '../route/ways';
 import type { Rules } from '../rules/rules';
@@ -43,9 +43,9 @@ function decidingFact(question: Question, now: Outcome, survey: Survey, rules: R
 }
 
 function outcomeOf(answer: string, survey: Survey, rules: Rules): Outcome {
-  const assessed = assess(survey, rules);
+  const assessed = decide(survey, rules);
   const limited = survey.proposals.some(({ limiter }) => limiter.kind === 'fixed' || limiter.kind === 'clamp');
-  const free = limited ? assess(unlimited(survey), rules) : assessed;
+  const free = limited ? decide(unlimited(survey), rules) : assessed;
   return { answer, route: assessed.route.way, holds: fits(assessed).answer, fullRate: fits(free).answer };
 }
 

@@ -1,4 +1,4 @@
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import type { Rules } from '../rules/rules';
 import type { Survey } from '../survey/survey';
 import { isCharger } from '../survey/words/kinds';
@@ -32,11 +32,7 @@ const LINES: readonly Phase[] = ['L1', 'L2', 'L3'];
 const EVENING = [17 * 60, 22 * 60] as const;
 
 /** What everything else draws, as typed or from the loads; or what it still needs, in a sentence. */
-export function elsewhereOf(
-  survey: Survey,
-  assessment: Assessment,
-  rules: Rules,
-): Elsewhere | { readonly needs: string } {
+export function elsewhereOf(survey: Survey, assessment: Decided, rules: Rules): Elsewhere | { readonly needs: string } {
   const { otherEveningA, otherElseA } = survey.pool ?? {};
   if (otherEveningA !== undefined && otherElseA !== undefined)
     return { from: 'said', eveningA: otherEveningA, elseA: otherElseA };

@@ -1,4 +1,4 @@
-import { assess } from '../assess';
+import { decide } from '../assess';
 import { setPointWithin } from '../management/clamp-limit';
 import { wholeBelow } from '../rules/rounding';
 import type { Rules } from '../rules/rules';
@@ -34,7 +34,7 @@ const USUAL_NEW_FUSE_A = 100;
  * the present row cannot be played.
  */
 export function nextSteps(survey: Survey, rules: Rules): NextStep[] {
-  const now = plannedPool(survey, assess(survey, rules), rules);
+  const now = plannedPool(survey, decide(survey, rules), rules);
   if ('needs' in now) return [];
   return [
     largerSetPoint(survey, rules),
@@ -49,7 +49,7 @@ export function nextSteps(survey: Survey, rules: Rules): NextStep[] {
 /** A survey’s row at the largest set-point that holds; null where nothing more is known to. */
 function heldAtMost(survey: Survey, rules: Rules): PlannedPool | null {
   if (!survey.pool) return null;
-  const assessment = assess(survey, rules);
+  const assessment = decide(survey, rules);
   const { outlets, parts } = poolOnSupply(survey, assessment, rules);
   const failSafeA = survey.pool.failSafeA ?? 0;
   const { mostSetPointA } = poolGuarantees(parts, outlets, { setPointA: 0, failSafeA }, rules);

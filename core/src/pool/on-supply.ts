@@ -1,5 +1,5 @@
-import { assess } from '../assess';
-import type { Assessment } from '../assessment';
+import { decide } from '../assess';
+import type { Decided } from '../assessment';
 import type { NodeAssessment } from '../nodes/node-assessment';
 import type { Rules } from '../rules/rules';
 import type { PoolOutlet } from '../survey/pool';
@@ -30,12 +30,12 @@ export function outletA({ mostA = USUAL_OUTLET_A }: PoolOutlet): number {
  * The outlets of a survey’s pool on their lines, as recorded or as proposed, and every part of the supply between them and its own fuse, each with what else is to be
  * connected there, the survey’s new equipment included.
  */
-export function poolOnSupply(survey: Survey, assessment: Assessment, rules: Rules): PoolOnSupply {
+export function poolOnSupply(survey: Survey, assessment: Decided, rules: Rules): PoolOnSupply {
   const pool = survey.pool ?? { outlets: [] };
   const tree = supplyTree(survey);
   const lines = assessment.supply.phases;
   const beside = withoutOutlets(survey, tree);
-  const { nodes: found } = beside === survey ? assessment : assess(beside, rules);
+  const { nodes: found } = beside === survey ? assessment : decide(beside, rules);
   const nodes = new Map(found.map((each) => [each.id, each]));
   const top = tree.device ?? tree.root;
   const way = towardsStreet(pool.nodeId === undefined ? top : nodeOf(tree, pool.nodeId)).filter(
@@ -90,7 +90,7 @@ function nodesWithout(
   const passes = ({ nodeId }: { readonly nodeId?: string }): boolean => !hangsFrom(nodeOf(tree, nodeId), clamps);
   const [loads, proposals] = [survey.loads.filter(passes), survey.proposals.filter(passes)];
   if (loads.length + proposals.length === 0) return null;
-  const { nodes } = assess(
+  const { nodes } = decide(
     {
       ...survey,
       // The limiting device stays the one it is, whatever equipment is left.

@@ -1,4 +1,4 @@
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import type { Rules } from '../rules/rules';
 import type { Pool, PoolDrivers } from '../survey/pool';
 import type { Survey } from '../survey/survey';
@@ -27,7 +27,7 @@ const USUAL_TURN_MIN = 15;
 /** What a survey’s pool is played from; or what it still needs, in a sentence. */
 export function plannedPool(
   survey: Survey,
-  assessment: Assessment,
+  assessment: Decided,
   rules: Rules,
 ): PlannedPool | { readonly needs: string } {
   const { pool } = survey;

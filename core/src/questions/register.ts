@@ -25,11 +25,18 @@ export const REGISTER: readonly QuestionEntry[] = [
 /** Each entry as it stands in a question, beside what opens it: taken apart once, and not on every key. */
 const ENTRIES = REGISTER.map(({ open, ofLoad, ...words }) => ({ open, ofLoad, words, name: `question: ${words.id}` }));
 
-/** Every entry open on a survey, with what is open. */
-export function openQuestions(facts: QuestionFacts, { step, joined, each }: Steps = AFRESH): readonly Question[] {
+/** Those that a verdict can stand on; the others are settled while fitting, or only the form needs them. */
+const DECIDING = ENTRIES.filter(({ words: { on } }) => on !== 'form' && on !== 'workmanship');
+
+/** Every entry open on a survey, with what is open; of those alone that decide something, where only that is asked. */
+export function openQuestions(
+  facts: QuestionFacts,
+  { step, joined, each }: Steps = AFRESH,
+  which: 'all' | 'deciding' = 'all',
+): readonly Question[] {
   return joined(
     'questions',
-    ENTRIES.map(({ name, words, open, ofLoad }) => {
+    (which === 'all' ? ENTRIES : DECIDING).map(({ name, words, open, ofLoad }) => {
       if (open) return step(name, facts, (seen) => open(seen).map((made) => questionOf(words, made)));
       return step(name, { loads: facts.survey.loads }, ({ loads }) =>
         each(name, loads, (load): readonly Question[] => {

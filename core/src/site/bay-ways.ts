@@ -1,5 +1,5 @@
-import { assess } from '../assess';
-import type { Assessment } from '../assessment';
+import { decide } from '../assess';
+import type { Decided } from '../assessment';
 import type { Draft } from '../options/draft';
 import { charging } from '../options/charging-current';
 import { fits } from '../options/fits';
@@ -118,14 +118,14 @@ export function sharedWay(supply: 'landlord' | 'new', reach: SharedReach, bay: P
 
 interface Judged {
   readonly draft: Draft;
-  readonly assessment: Assessment;
+  readonly assessment: Decided;
   readonly holds: boolean | null;
   readonly why: string;
 }
 
 function judge(draft: Draft | null, rules: Rules): Judged | null {
   if (!draft) return null;
-  const assessment = assess(draft.survey, rules);
+  const assessment = decide(draft.survey, rules);
   const { answer, why } = fits(assessment);
   const holds = draft.open !== undefined && answer === true ? null : answer;
   return { draft, assessment, holds, why: holds === null && answer === true ? (draft.open ?? why) : why };
@@ -135,7 +135,7 @@ function fullRate(survey: Survey): Draft {
   return { kind: 'full-rate', title: 'Full rate', survey: unlimited(survey), cautions: [] };
 }
 
-function cableOf(bay: PoolOutlet, { circuits }: Assessment): BayWay['cable'] {
+function cableOf(bay: PoolOutlet, { circuits }: Decided): BayWay['cable'] {
   if (bay.ownRouteM === undefined) return null;
   const search = circuits.find(({ proposalId }) => proposalId === bay.id)?.search;
   const sizeMm2 = search?.smallestOpenMm2 ?? null;

@@ -1,4 +1,4 @@
-import { assess } from '../assess';
+import { decide } from '../assess';
 import { fits } from '../options/fits';
 import type { Rules } from '../rules/rules';
 import type { PoolOutlet } from '../survey/pool';
@@ -221,7 +221,7 @@ function judge({ survey, rules, bays, reaches, cars }: SiteAtHand, made: Combina
   const fit =
     together.length === 0
       ? { answer: true, why: 'Nothing is added to the present supplies.' }
-      : fits(assess(withEquipment(survey, together), rules));
+      : fits(decide(withEquipment(survey, together), rules));
   const judged = { ...made, holds: fit.answer, why: fit.why, setPointA: row?.setPointA ?? null };
   if (judged.holds !== true) return judged;
   const room = {

@@ -1,4 +1,4 @@
-import { assess } from '../assess';
+import { decide } from '../assess';
 import { carriedSpread, type CarriedSpread } from '../pool/growth';
 import { poolGuarantees, type SharedPart } from '../pool/guarantees';
 import { poolOnSupply } from '../pool/on-supply';
@@ -76,7 +76,7 @@ function newRow(survey: Survey, rules: Rules): SharedRow {
 function heldRow(survey: Survey, rules: Rules, only?: readonly SharedPart[]): SharedRow {
   const { pool } = survey;
   if (!pool) return unknownRow('No bays recorded.');
-  const assessment = assess(survey, rules);
+  const assessment = decide(survey, rules);
   const { outlets, parts: found } = poolOnSupply(survey, assessment, rules);
   const parts = only ?? found;
   const failSafeA = pool.failSafeA ?? 0;

@@ -1,5 +1,5 @@
 import { HAIR } from '../rules/rounding';
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import { connectedLoad, connectedProposal, supplyPhases, type Connected } from '../demand/connected';
 import { demandOnPhase, inBasis } from '../demand/maximum-demand';
 import { chargerLimitA } from '../management/limiter';
@@ -98,11 +98,7 @@ function onItsLine<T extends Pick<Load | Proposal, 'nodeId' | 'phase'>>(thing: T
 }
 
 /** Parts of the supply at or below its fuse on the way to the equipment, those that carry the same told by the lowest rated of them. */
-export function partsOnTheWay(
-  sums: Sums,
-  assessment: Assessment,
-  nodeIds: readonly (string | undefined)[],
-): TrialPart[] {
+export function partsOnTheWay(sums: Sums, assessment: Decided, nodeIds: readonly (string | undefined)[]): TrialPart[] {
   const { tree } = sums;
   const { device } = tree;
   const ratingA = assessment.supply.rating.value;
@@ -200,7 +196,7 @@ export class Caps {
 
   constructor(
     private readonly survey: Survey,
-    private readonly assessment: Assessment,
+    private readonly assessment: Decided,
     private readonly tree: SupplyTree,
     private readonly counted: readonly Connected[],
     private readonly rules: Rules,

@@ -1,4 +1,4 @@
-import type { Assessment } from '../assessment';
+import type { Decided } from '../assessment';
 import { connectedProposal, supplyPhases, type Connected } from '../demand/connected';
 import { chargerLimitA, clampSettings, takesClamp } from '../management/limiter';
 import { settingBounds } from '../management/set-points';
@@ -77,7 +77,7 @@ export const FAULT_SHARE = 0.1;
  */
 export function trialPlan(
   survey: Survey,
-  assessment: Assessment,
+  assessment: Decided,
   proposal: Proposal,
   rules: Rules,
   { seed, measurementId, fault }: TrialChoice,
@@ -206,7 +206,7 @@ function needsOf({ driver }: Survey, ratedA: number, lines: number, rules: Rules
 
 interface WayInputs {
   readonly survey: Survey;
-  readonly assessment: Assessment;
+  readonly assessment: Decided;
   readonly proposal: Proposal;
   readonly played: readonly Proposal[];
   readonly sums: Sums;
