@@ -8,6 +8,10 @@ const Tiles = styled.div`
   display: grid;
   gap: 0.3rem;
   grid-template-columns: repeat(auto-fit, minmax(8.6rem, 1fr));
+  /* In one row where there is room for it, with no one left over in a second. */
+  @media (min-width: 70rem) {
+    grid-template-columns: repeat(var(--answers), minmax(0, 1fr));
+  }
 `;
 
 const Tile = styled(RadioButton)`
@@ -21,6 +25,7 @@ const Tile = styled(RadioButton)`
   background: var(--surface);
   cursor: pointer;
   font-size: 0.94rem;
+  line-height: 1.15;
   & > svg {
     color: var(--quiet);
     flex: none;
@@ -67,7 +72,7 @@ export function LookChoice({
       <Label>
         <FieldLabel style={{ fontWeight: 500 }}>{label}</FieldLabel>
       </Label>
-      <Tiles>
+      <Tiles style={{ '--answers': Object.keys(words).length }}>
         {(Object.keys(words) as Look[]).map((look) => {
           const Shape = SHAPES[look];
           return (

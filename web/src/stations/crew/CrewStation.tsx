@@ -47,7 +47,7 @@ export default function CrewStation() {
   return (
     <StationFrame
       station="crew"
-      lead="Tick what is done. Where something is fitted differently, press the pencil: the survey then says what was fitted."
+      lead="Tick what is done; press the pencil for what is fitted differently, and the survey says so."
       openHere={false}
     >
       <Row className="no-print">
@@ -58,7 +58,9 @@ export default function CrewStation() {
         >
           <Printer size={18} aria-hidden /> Print it
         </Button>
-        <span className="quiet">Works without signal: it is sent when there is some.</span>
+        <span className="quiet" style={{ flex: '1 1 9rem' }}>
+          Works without signal: it is sent when there is some.
+        </span>
       </Row>
       <Parts>
         {sections.map((section) => (

@@ -27,12 +27,12 @@ export function HoursPanel() {
   return (
     <Panel aria-label="Hours and materials used" className="no-print">
       <h2>Hours and materials used</h2>
-      <p className="quiet">Of everybody on it added up. Your firm’s rates are corrected by what jobs really take.</p>
       {tasks.length === 0 && <p className="quiet">No hours are estimated yet.</p>}
       <More
         label="Hours"
         note={hours.length > 0 ? `${hours.length} of ${tasks.length} entered` : 'at the end of the job'}
       >
+        <p className="quiet">Of everybody on it added up. Your firm’s rates are corrected by what jobs really take.</p>
         <FieldGrid>
           {tasks.map((task) => (
             <NumberInput

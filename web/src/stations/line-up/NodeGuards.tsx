@@ -9,7 +9,19 @@ export function NodeGuards({ nodeId }: { readonly nodeId: string }) {
     const cell = cells.get(nodeId);
     return cell ? [{ id, name, cell }] : [];
   });
-  if (found.length === 0) return null;
+  const [first] = found;
+  if (!first) return null;
+  const { leftA: firstLeft, says: why } = first.cell;
+  // Where nothing can be said of any of them, and for one reason, it is said once.
+  if (firstLeft === null && found.every(({ cell }) => cell.leftA === null && cell.says === why))
+    return (
+      <Stack as="section" aria-label="Held against its rating" style={{ '--gap': '0.35rem' }}>
+        <h3>The charger run as …</h3>
+        <p style={{ margin: 0 }}>
+          <StateMark state="not-known" words="None of them known yet." /> <span className="quiet">{why}</span>
+        </p>
+      </Stack>
+    );
   return (
     <Stack as="section" aria-label="Held against its rating" style={{ '--gap': '0.35rem' }}>
       <h3>The charger run as …</h3>
