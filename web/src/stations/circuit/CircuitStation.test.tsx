@@ -74,4 +74,30 @@ describe('the circuit station', () => {
     expect(openHere()).toContain('Outbuilding feeder: What else runs there? Nothing is recorded.');
     expect(screen.getAllByText(/Outbuilding feeder/).length).toBeGreaterThan(1);
   });
+
+  it('a feeder and the circuit at its end are gone through one by one: the first with something open stands open', async () => {
+    const { survey } = await atSurvey('circuit', {
+      changes: [
+        ({ supply, proposals }) => {
+          supply.nodes.push({ id: 'feed', kind: 'feeder', fedFrom: 'board', label: 'Outbuilding feeder' });
+          supply.nodes.push({ id: 'out', kind: 'board', fedFrom: 'feed', label: 'Outbuilding board' });
+          const [car] = proposals;
+          if (car) car.nodeId = 'out';
+        },
+      ],
+    });
+    const part = (name: string): HTMLDetailsElement =>
+      within(region(name)).getAllByText(name, { exact: false })[0]?.closest('details') as HTMLDetailsElement;
+    expect(part('Outbuilding feeder').open).toBe(true);
+    expect(part('New charger').open).toBe(false);
+    // What somebody believes of it is asked where few need it, and judged like anything else.
+    type('Thick enough for', '32', region('Outbuilding feeder'));
+    expect(survey().supply.nodes.find(({ id }) => id === 'feed')?.claimedRatingA).toBe(32);
+    expect(region('Outbuilding feeder').textContent).toContain('32 A: ');
+  });
+
+  it('one circuit alone stands as it is, with nothing to open', async () => {
+    await atSurvey('circuit');
+    expect(region('New charger').querySelector(':scope > details')).toBeNull();
+  });
 });

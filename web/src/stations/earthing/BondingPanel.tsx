@@ -60,10 +60,7 @@ export function BondingPanel() {
         ))}
       </Services>
       {others.length > 0 && (
-        <More
-          label="Something else"
-          note={others.map((part) => BONDED_PART_NAMES[part].toLowerCase()).join(', ')}
-        >
+        <More label="Something else" note={others.map((part) => BONDED_PART_NAMES[part].toLowerCase()).join(', ')}>
           <Services>
             {others.map((part) => (
               <ServiceFields key={part} part={part} />

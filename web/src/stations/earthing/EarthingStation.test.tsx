@@ -67,4 +67,51 @@ describe('the earthing station', () => {
     expect(region(/^Open PEN/).textContent).not.toContain('Nothing is needed.');
     expect(assessment().verdicts.find(({ id }) => id === 'open-pen')?.answer).not.toBe(true);
   });
+
+  it('the four ways against an open PEN are compared while none is chosen; then what the others need is put away', async () => {
+    const { survey } = await atSurvey('earthing', { changes: [({ earthing }) => (earthing.arrangement = 'tn-c-s')] });
+    const panel = region('Open PEN: New charger');
+    const ways = (): string[] =>
+      within(within(panel).getByRole('radiogroup', { name: 'Open-PEN method' }))
+        .getAllByRole('radio')
+        .map((radio) => radio.closest('label')?.textContent ?? '');
+    expect(ways()).toHaveLength(4);
+    // Each with what it needs.
+    for (const way of ways()) expect(way).toMatch(/(Needs evidence|Does not fit|OK).{10,}/);
+    expect(within(panel).queryByText('What the others need')).toBeNull();
+    choose('Open-PEN method', 'A separate device');
+    expect(survey().proposals[0]?.openPen).toBe('separate-device');
+    expect(ways().filter((way) => /(Needs evidence|Does not fit|OK)$/.test(way))).toHaveLength(3);
+    expect(within(panel).getByText('What the others need').closest('details')?.textContent).toContain('A TT island:');
+  });
+
+  it('what seldom comes in stands under a name of its own, and where it is answered it stays', async () => {
+    const { survey, goTo } = await atSurvey('earthing');
+    const others = screen.getByText('Something else').closest('details') as HTMLElement;
+    expect(others.textContent).toContain('oil, structural steel, another part');
+    choose('Oil, where it comes in', 'Metal');
+    expect(others.textContent).toContain('Oil: bonded?');
+    await goTo('loop');
+    await goTo('earthing');
+    expect(survey().earthing.services?.find(({ id }) => id === 'oil')).toMatchObject({ incoming: 'metal' });
+    expect(screen.getByText('Something else').closest('details')?.textContent).not.toContain('Oil');
+  });
+
+  it('a part is tested where the test tells something: not one that is bonded, nor one that comes in as plastic', async () => {
+    await atSurvey('earthing');
+    const main = region('Main bonding');
+    // Gas comes in as plastic and water is bonded.
+    expect(main.textContent).not.toContain('resistance to earth');
+    choose('Water: bonded?', 'No');
+    expect(main.textContent).toContain('Water: resistance to earth');
+  });
+
+  it('for the adiabatic equation the conductor may be 6 mm²: √(1 500² × 0.1) ÷ 143 = 3.3 mm²', async () => {
+    const { survey } = await atSurvey('earthing');
+    type('Earth fault current, where known', '1500');
+    type('How long it lasts', '0.1');
+    expect(survey().earthing.conductor).toMatchObject({ faultCurrentA: 1500, disconnectionS: 0.1 });
+    const byEquation = within(region('Earthing conductor')).getByRole('button', { name: /^By the equation/ });
+    expect(byEquation.textContent).toContain('3.3');
+  });
 });
