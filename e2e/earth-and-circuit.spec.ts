@@ -86,7 +86,7 @@ test('a boathouse on a thin long feeder: judged, a belief tested, held to a rate
   await expect(gauge(page)).not.toContainText('over by');
 
   // Its own circuit: 1.5 mm² would add 0.38 % to 4.38 %; the smallest size found, the next beside it; undo takes the choice back.
-  await page.locator('summary', { hasText: 'Vehicle charger' }).click();
+  await page.locator('summary', { hasText: /^Vehicle charger/ }).click();
   await pick(page, page.getByRole('region', { name: /^Cable and route/ }), 'Cable', 'Flat twin');
   await page.getByRole('button', { name: 'Add a section' }).click();
   const section = page.getByRole('region', { name: 'Section 1' });
