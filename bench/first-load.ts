@@ -24,7 +24,10 @@ export function benchFirstLoad(): void {
   const page = readFileSync('dist/web/index.html', 'utf8');
   const all = readdirSync(DIRECTORY).filter((name) => name.endsWith('.js'));
   const part = (name: string): string[] => all.filter((file) => file.startsWith(`${name}-`));
-  const first = withImports([...page.matchAll(/assets\/([\w-]+\.js)/g)].map(([, name]) => name ?? ''), new Set());
+  const first = withImports(
+    [...page.matchAll(/assets\/([\w-]+\.js)/g)].map(([, name]) => name ?? ''),
+    new Set(),
+  );
   report(`JavaScript for the list of jobs, gzipped (${first.size} files)`, kB(first), 'kB', 150);
   for (const [view, name] of [
     ['its first station', 'PlaceStation'],

@@ -4,7 +4,7 @@ import { type Route } from './route';
 
 const SAID: Readonly<Record<AnswerOfOperator, string>> = {
   accepted: 'accepted',
-  'accepted-if': 'accepted if',
+  'accepted-if': 'accepted on a condition',
   'asks-for-more': 'more asked for',
   'un-loop-first': 'un-loop first',
   refused: 'refused',

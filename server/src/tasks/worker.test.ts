@@ -109,11 +109,13 @@ it('two instances do each of many once, of whichever firm, and are woken rather 
   const both = [1, 2].map(() => startWorkers(bench.app, bench.log, openMetrics(), handlersOf(handler)));
   await new Promise((resolve) => setTimeout(resolve, 1500));
   const wanted = Array.from({ length: 20 }, () => randomUUID());
-  const started = Date.now();
-  await Promise.all(wanted.map((about, at) => ask(about, at % 2)));
-  while (done.length < wanted.length && Date.now() - started < 10_000)
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  await Promise.all(both.map((each) => each.stop()));
+  try {
+    // One after the other: twenty connections at once are more than a busy machine gives in time.
+    for (const [at, about] of wanted.entries()) await ask(about, at % 2);
+    while (done.length < wanted.length) await new Promise((resolve) => setTimeout(resolve, 20));
+  } finally {
+    await Promise.all(both.map((each) => each.stop()));
+  }
   expect([...done].sort()).toEqual([...wanted].sort());
   expect(await rows()).toEqual([]);
 });

@@ -46,7 +46,7 @@ export default function MaterialsStation() {
   );
 }
 
-const AT_A_GLANCE = 12;
+const AT_A_GLANCE = 9;
 
 function LinesPanel({
   title,
