@@ -40,7 +40,7 @@ async function signedJob(page: Page, place: string): Promise<void> {
   await (await opened(page, 'Address')).fill(place);
   await goTo(page, 'Pack');
   await signOff(page, 'Asked for early.');
-  await page.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
+  await page.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 60_000 });
 }
 
 const conversation = (page: Page) => page.getByRole('region', { name: 'With the operator' });
@@ -94,13 +94,13 @@ test('two instances on one database serve the same job, and the pack is handed i
     await recorded(page, 'Address', place);
     await goTo(page, 'Pack');
     await signOff(page, 'Both of us.');
-    await expect(page.getByRole('region', { name: 'Packs' }).getByText(/^P-\d+/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('region', { name: 'Packs' }).getByText(/^P-\d+/)).toBeVisible({ timeout: 60_000 });
     await second.goto(`${path}/pack`);
-    await second.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 20_000 });
-    await expect(conversation(second)).toContainText(/reference DESK-\d{5}/, { timeout: 20_000 });
+    await second.getByRole('button', { name: /^Hand P-\d+ in$/ }).click({ timeout: 60_000 });
+    await expect(conversation(second)).toContainText(/reference DESK-\d{5}/, { timeout: 60_000 });
     await page.reload();
     for (const each of [page, second])
-      await expect(conversation(each)).toContainText(/reference DESK-\d{5}/, { timeout: 40_000 });
+      await expect(conversation(each)).toContainText(/reference DESK-\d{5}/, { timeout: 60_000 });
     expect((await setDesk({})).filter(({ site }) => site.startsWith(place))).toMatchObject([{ times: 1 }]);
   } finally {
     await second.close();
@@ -111,7 +111,7 @@ test('two instances on one database serve the same job, and the pack is handed i
 test('the desk out of order, the server killed in the middle, the desk killed: nothing is lost and nothing sent twice', async ({
   browser,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(420_000);
   const file = join(tmpdir(), `desk-${process.pid}.json`);
   const database = await startThrowaway();
   let desk = await startOperatorDesk(4990, { file });
@@ -123,7 +123,7 @@ test('the desk out of order, the server killed in the middle, the desk killed: n
     await signIn(page);
     const place = '3 Outage Lane';
     await signedJob(page, place);
-    await expect(conversation(page)).toContainText('Trouble: It is out of order (503).', { timeout: 20_000 });
+    await expect(conversation(page)).toContainText('Trouble: It is out of order (503).', { timeout: 90_000 });
 
     // In order again but slow: the server is killed while it waits for the desk, which takes the pack in all the same.
     await setDesk({ mood: 'slow' }, desk.url);
@@ -144,9 +144,9 @@ test('the desk out of order, the server killed in the middle, the desk killed: n
     await page.waitForTimeout(3000);
     desk = await startOperatorDesk(at, { file });
     expect(desk.port).toBe(at);
-    await expect(conversation(page)).toContainText('Trouble: It cannot be reached.', { timeout: 20_000 });
+    await expect(conversation(page)).toContainText('Trouble: It cannot be reached.', { timeout: 90_000 });
     await setDesk({ skipDays: 300 }, desk.url);
-    await expect(conversation(page)).toContainText('The operator: Accepted', { timeout: 40_000 });
+    await expect(conversation(page)).toContainText('The operator: Accepted', { timeout: 90_000 });
     await goTo(page, 'Route');
     const entered = page.getByRole('list', { name: 'Entered' });
     await expect(entered.getByText('Sent to the operator')).toHaveCount(1);

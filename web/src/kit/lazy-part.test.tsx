@@ -39,3 +39,26 @@ it('says where it cannot be fetched, leaves what is around it, and tries again',
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   expect(await screen.findByText('the part, late')).toBeTruthy();
 });
+
+it('shows a part that comes between being drawn and being asked for', () => {
+  // Comes at the very moment it is wanted: fetched ahead by what is drawn after it.
+  const Lazy = lazyPart<{ word: string }>(
+    () =>
+      ({
+        then: (come: (made: { default: typeof Part }) => void) => {
+          come({ default: Part });
+        },
+      }) as unknown as Promise<{ default: typeof Part }>,
+  );
+  const FetchesAhead = (): null => {
+    Lazy.fetchAhead();
+    return null;
+  };
+  render(
+    <>
+      <Lazy word="in between" />
+      <FetchesAhead />
+    </>,
+  );
+  expect(screen.getByText('the part, in between')).toBeTruthy();
+});

@@ -27,9 +27,11 @@ export function lazyPart<P extends object>(load: () => Promise<{ default: Compon
       const [Part, setPart] = useState<ComponentType<P> | undefined>(() => loaded);
       const [tries, setTries] = useState(0);
       const [missing, setMissing] = useState(false);
+      const isHere = Part !== undefined;
       useEffect(() => {
-        if (loaded) return;
+        if (isHere) return;
         let gone = false;
+        // Asked for again even where it has come between the drawing and now: it is here at once, and has to be told.
         load().then(
           (made) => {
             loaded = made.default;
@@ -43,7 +45,7 @@ export function lazyPart<P extends object>(load: () => Promise<{ default: Compon
         return () => {
           gone = true;
         };
-      }, [tries]);
+      }, [tries, isHere]);
       if (Part) return <Part {...props} />;
       if (!missing) return <Waiting />;
       return (
