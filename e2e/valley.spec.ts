@@ -12,9 +12,6 @@ interface Kept {
   };
 }
 
-// Minutes of one browser beside others: a machine that stalls on the way is given a second go, which the report tells of.
-test.describe.configure({ retries: 1 });
-
 test('a day in a valley: the server stopped and the browser closed, and everything of it at the server afterwards', async () => {
   test.slow();
   const server = new OwnServer();
