@@ -1,10 +1,11 @@
-import { STATIONS } from '@keen-gauge/core/finding';
+import { STATIONS, type Station } from '@keen-gauge/core/finding';
 import type { Page } from '@playwright/test';
 import { demoJob, openPage } from './browser';
 import { quantile, report } from './report';
 
-/** Where somebody types, or answers: commissioning speaks to a charge point, and a pack is signed. */
-const TYPED_AT = STATIONS.filter((station) => station !== 'pack' && station !== 'commissioning');
+/** Where nobody types or answers anything of the survey: a pack is signed, a charge point is spoken to, a quotation is made, a sheet is ticked. */
+const NOT_TYPED_AT: readonly Station[] = ['pack', 'commissioning', 'quotation', 'crew'];
+const TYPED_AT = STATIONS.filter((station) => !NOT_TYPED_AT.includes(station));
 
 const KEYS = 70;
 
