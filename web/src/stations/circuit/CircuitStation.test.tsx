@@ -1,6 +1,15 @@
 /** @jest-environment jsdom */
+import type { Change } from '@keen-gauge/core/testing/settled-survey';
 import { screen, within } from '@testing-library/react';
 import { atSurvey, openHere, pick, press, region, type } from '../../testing/at-survey';
+
+/** The charger hangs from a board of its own, at the end of a feeder of which nothing is recorded. */
+const inAnOutbuilding: Change = ({ supply, proposals }) => {
+  supply.nodes.push({ id: 'feed', kind: 'feeder', fedFrom: 'board', label: 'Outbuilding feeder' });
+  supply.nodes.push({ id: 'out', kind: 'board', fedFrom: 'feed', label: 'Outbuilding board' });
+  const [car] = proposals;
+  if (car) car.nodeId = 'out';
+};
 
 describe('the circuit station', () => {
   it('a size that passes says so; a length too long for its drop fails and says which size passes', async () => {
@@ -60,14 +69,7 @@ describe('the circuit station', () => {
 
   it('a feeder asks for its device and cable, and for what else runs there', async () => {
     await atSurvey('circuit', {
-      changes: [
-        ({ supply, proposals }) => {
-          supply.nodes.push({ id: 'feed', kind: 'feeder', fedFrom: 'board', label: 'Outbuilding feeder' });
-          supply.nodes.push({ id: 'out', kind: 'board', fedFrom: 'feed', label: 'Outbuilding board' });
-          const [car] = proposals;
-          if (car) car.nodeId = 'out';
-        },
-      ],
+      changes: [inAnOutbuilding],
     });
     const feeder = region('Outbuilding feeder');
     expect(feeder.textContent).toContain('What device feeds it?');
@@ -77,14 +79,7 @@ describe('the circuit station', () => {
 
   it('a feeder and the circuit at its end are gone through one by one: the first with something open stands open', async () => {
     const { survey } = await atSurvey('circuit', {
-      changes: [
-        ({ supply, proposals }) => {
-          supply.nodes.push({ id: 'feed', kind: 'feeder', fedFrom: 'board', label: 'Outbuilding feeder' });
-          supply.nodes.push({ id: 'out', kind: 'board', fedFrom: 'feed', label: 'Outbuilding board' });
-          const [car] = proposals;
-          if (car) car.nodeId = 'out';
-        },
-      ],
+      changes: [inAnOutbuilding],
     });
     const part = (name: string): HTMLDetailsElement =>
       within(region(name)).getAllByText(name, { exact: false })[0]?.closest('details') as HTMLDetailsElement;

@@ -28,7 +28,7 @@ export function NodeGuards({ nodeId }: { readonly nodeId: string }) {
       {found.map(({ id, name, cell: { leftA, says } }) => (
         <p key={id} style={{ margin: 0 }}>
           <StateMark
-            state={leftA === null ? 'not-known' : leftA < -1e-6 ? 'fails' : 'holds'}
+            state={leftA === null ? 'not-known' : exceeds(0, leftA) ? 'fails' : 'holds'}
             words={
               leftA === null ? name : `${name}: ${Math.abs(leftA).toFixed(1)} A ${exceeds(0, leftA) ? 'over' : 'left'}`
             }
