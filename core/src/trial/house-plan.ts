@@ -191,6 +191,7 @@ export function foundEquipment(survey: Survey, equipment: readonly Connected[]):
 /** What each class may draw at once, at every part and line: the demand its allowance counts for those listed up to it. */
 export class Caps {
   private readonly cells = new Map<string, number>();
+  private readonly watched = new Map<string, boolean>();
   private readonly sets = new Map<string, Map<string, readonly Connected[]>>();
   private readonly basis: 'circuits' | 'appliances';
 
@@ -219,13 +220,10 @@ export class Caps {
       const together = upTo.filter((each) => each.id === found.of.id || alwaysRuns(each));
       if (together.length === 0) continue;
       for (const phase of found.of.phases) {
-        const demandA = demandOnPhase(together, phase, this.survey.place.premises ?? 'household', this.rules).worked
-          .value;
-        const connectedA = upTo.reduce((sum, each) => sum + (each.phases.includes(phase) ? drawA(each) : 0), 0);
+        const demandA = this.demandA(together, phase);
         mostA = Math.min(mostA, demandA);
-        // Whatever cannot pass it needs no watching.
-        if (demandA < connectedA - HAIR || kind === 'sockets' || upTo.some((each) => !alwaysRuns(each)))
-          caps.push({ cell: this.cellOf(`${kind} ${phase} ${all.map(({ id }) => id).join()}`), capA: demandA });
+        const key = `${kind} ${phase} ${all.map(({ id }) => id).join()}`;
+        if (this.isWatched(key, kind, all, phase)) caps.push({ cell: this.cellOf(key), capA: demandA });
       }
     }
     const whole = this.whole(found.of);
@@ -256,6 +254,27 @@ export class Caps {
     return made;
   }
 
+  /**
+   * Whether loads of a kind on a line could pass what their allowance counts. Where they could, what each of them draws is recorded, also of
+   * those that could not by themselves: the others have to leave it to them.
+   */
+  private isWatched(key: string, kind: string, all: readonly Connected[], phase: Phase): boolean {
+    const known = this.watched.get(key);
+    if (known !== undefined) return known;
+    const could =
+      kind === 'sockets' ||
+      all.some((each, at) => {
+        const upTo = all.slice(0, at + 1);
+        return !alwaysRuns(each) || this.demandA(upTo, phase) < connectedA(upTo, phase) - HAIR;
+      });
+    this.watched.set(key, could);
+    return could;
+  }
+
+  private demandA(loads: readonly Connected[], phase: Phase): number {
+    return demandOnPhase(loads, phase, this.survey.place.premises ?? 'household', this.rules).worked.value;
+  }
+
   private cellOf(key: string): number {
     const known = this.cells.get(key) ?? this.cells.size;
     this.cells.set(key, known);
@@ -267,8 +286,11 @@ function alwaysRuns({ interlock, season }: Connected): boolean {
   return (interlock === undefined || interlock === '') && season === undefined;
 }
 
-function drawA({ currentA, count }: Connected): number {
-  return (currentA ?? 0) * count;
+function connectedA(loads: readonly Connected[], phase: Phase): number {
+  return loads.reduce(
+    (sum, { phases, currentA, count }) => sum + (phases.includes(phase) ? (currentA ?? 0) * count : 0),
+    0,
+  );
 }
 
 /** Of caps on one set the lowest. */

@@ -52,6 +52,19 @@ describe('what a household draws', () => {
     expect(most).toBeGreaterThan(79);
     expect(most).toBeLessThanOrEqual(90 + 1e-3);
   });
+  it('what draws within its own allowance counts in that of the others: 2 × 1 A and 14 A are 10 A and half of 6 A, 13 A', () => {
+    const onFeeder: Change = (survey) => {
+      survey.supply.nodes.push({ id: 'feeder', kind: 'feeder', fedFrom: 'board', ratingA: 40 });
+      survey.loads = [
+        { id: 'towels', class: 'heating-and-power', currentA: 1, quantity: 2 },
+        { id: 'panels', class: 'heating-and-power', currentA: 14, nodeId: 'feeder' },
+      ];
+    };
+    // Alone on its feeder the 14 A are 10 A and half of 4 A, 12 A: with the 2 A beside it 14 A would pass the fuse.
+    const most = Math.max(...[1, 2, 3, 4].map((seed) => highest(fuse(planFor(1, onFeeder), seed))));
+    expect(most).toBeGreaterThan(12.5);
+    expect(most).toBeLessThanOrEqual(13 + 1e-3);
+  });
   it('interlocked loads never run together', () => {
     const plan = planFor(
       1,

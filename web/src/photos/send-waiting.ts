@@ -1,3 +1,4 @@
+import { connectionNow } from '../offline/connection';
 import { filePicture, sendPhoto } from './send';
 import { UploadQueue } from './upload-queue';
 import { forgetWaiting, keepWaiting, waitingFor } from './waiting';
@@ -14,6 +15,7 @@ export async function sendPictures(personId: string, jobId: string): Promise<voi
       drop: () => undefined,
       keep: keepWaiting,
       forget: forgetWaiting,
+      reached: () => connectionNow() !== 'without',
       newId: () => crypto.randomUUID(),
       filed: () => undefined,
     });

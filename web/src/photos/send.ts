@@ -1,6 +1,8 @@
+import type { DetailedError } from 'tus-js-client';
 import { ServerProblem } from '../api/client';
 import { filePhoto } from '../api/photos';
 import { tellOfJob } from '../jobs/start-job';
+import { answeredAfter, nothingCame } from '../offline/connection';
 import { Refusal, type Filing } from './upload-queue';
 import type { WaitingPhoto } from './waiting';
 
@@ -38,6 +40,15 @@ export async function sendPhoto(
       uploadUrl: `${endpoint}/${photo.id}`,
       metadata: { id: photo.id },
       retryDelays: PATIENCE_MS,
+      onAfterResponse: () => {
+        answeredAfter(0);
+      },
+      onShouldRetry: (error) => {
+        const status = statusOf(error);
+        // Said at the first try that fails: the others take ten seconds.
+        if (status === 0) nothingCame();
+        return navigator.onLine && (status < 400 || status >= 500 || status === 409 || status === 423);
+      },
       storeFingerprintForResuming: false,
       onProgress: (sent) => {
         goesOn();
@@ -49,8 +60,7 @@ export async function sendPhoto(
       },
       onError: (error) => {
         clearTimeout(stalled);
-        const status = 'originalResponse' in error ? (error.originalResponse?.getStatus() ?? 0) : 0;
-        const says = REFUSALS[status];
+        const says = REFUSALS[statusOf(error)];
         reject(says === undefined ? error : new Refusal(says));
       },
     });
@@ -61,6 +71,10 @@ export async function sendPhoto(
     upload.start();
   });
 }
+
+/** What the server answered, or 0 where nothing came back. */
+const statusOf = (error: Error | DetailedError): number =>
+  'originalResponse' in error ? (error.originalResponse?.getStatus() ?? 0) : 0;
 
 /** What the server says of the picture itself, which no second try would change. Anything else is tried again: it may be trouble on the way, or at the server. */
 const REFUSALS: Readonly<Record<number, string>> = {

@@ -10,6 +10,7 @@ function bench(
   filing: (name: string) => Filing,
   send: (name: string) => Promise<void> = () => Promise.resolve(),
   keep: () => Promise<void> = () => Promise.resolve(),
+  reached: () => boolean = () => true,
 ) {
   const told: string[] = [];
   let ids = 0;
@@ -22,6 +23,7 @@ function bench(
       return keep();
     },
     forget: (id) => Promise.resolve(void told.push(`forget ${id}`)),
+    reached,
     newId: () => `id${(ids += 1)}`,
     filed: () => told.push('filed'),
   };
@@ -84,6 +86,30 @@ describe('pictures on their way in', () => {
     queue.retry();
     await settle();
     expect(states()).toEqual([]);
+  });
+
+  it('without a connection all stop at once; with one, trouble with a picture is that picture’s', async () => {
+    const trouble = (name: string): Promise<void> =>
+      name === 'a' ? Promise.reject(new Error('no link')) : Promise.resolve();
+    for (const [reached, then] of [
+      [false, ['a stopped', 'c stopped', 'd stopped']],
+      [true, ['a stopped']],
+    ] as const) {
+      const { queue, states } = bench(
+        () => ({ kind: 'filed', known: false }),
+        trouble,
+        undefined,
+        () => reached,
+      );
+      // Handed over together, as those of an earlier visit are.
+      queue.adopt(
+        ['a', 'b', 'c', 'd'].map((name) => ({
+          ...{ id: name, personId: 'p', jobId: 'j', file: file(name), fileName: name, chosenAt: 0 },
+        })),
+      );
+      await settle();
+      expect(states()).toEqual(then);
+    }
   });
 
   it('the server will not have, or has already, say so until they are put away', async () => {

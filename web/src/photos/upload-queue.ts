@@ -37,6 +37,8 @@ export interface UploadLinks {
   readonly drop: (photo: WaitingPhoto) => void;
   readonly keep: (photo: WaitingPhoto) => Promise<void>;
   readonly forget: (id: string) => Promise<void>;
+  /** Whether the server can be reached, as far as is known. */
+  readonly reached: () => boolean;
   readonly newId: () => string;
   /** The survey has another photograph now. */
   readonly filed: () => void;
@@ -185,8 +187,12 @@ export class UploadQueue {
   }
 
   private after(entry: Entry, filing: Filing): void {
-    if (filing.kind === 'no-answer') this.tell(entry, { state: 'stopped', says: 'No answer; it goes on by itself.' });
-    else if (filing.kind === 'refused') void this.refuse(entry, filing.says);
+    if (filing.kind === 'no-answer') {
+      this.stopped(entry);
+      // Without a connection the others need not find out one by one.
+      if (!this.links.reached())
+        this.entries.filter(({ item }) => item.state === 'waiting').forEach((each) => this.stopped(each));
+    } else if (filing.kind === 'refused') void this.refuse(entry, filing.says);
     else {
       this.links.filed();
       if (filing.known) {
@@ -194,6 +200,10 @@ export class UploadQueue {
         this.tell(entry, { state: 'known', says: 'This very picture is in the job already.' });
       } else this.leave(entry);
     }
+  }
+
+  private stopped(entry: Entry): void {
+    this.tell(entry, { state: 'stopped', says: 'No answer; it goes on by itself.' });
   }
 
   /** Says why it cannot be taken; the picture stays on this device until the person has saved it elsewhere or removed it. */

@@ -1,4 +1,5 @@
 import { useEffect, useMemo } from 'react';
+import { connectionNow } from '../offline/connection';
 import { filePicture, sendPhoto } from './send';
 import { UploadQueue } from './upload-queue';
 import { forgetWaiting, keepWaiting, waitingFor } from './waiting';
@@ -19,6 +20,7 @@ export function useUploadQueue(jobId: string, personId: string, filed: () => voi
           }).catch(() => undefined),
         keep: keepWaiting,
         forget: forgetWaiting,
+        reached: () => connectionNow() !== 'without',
         newId: () => crypto.randomUUID(),
         filed,
       }),

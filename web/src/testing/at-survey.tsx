@@ -199,6 +199,7 @@ const NO_UPLOADS: ConstructorParameters<typeof UploadQueue>[2] = {
   drop: () => undefined,
   keep: () => Promise.resolve(),
   forget: () => Promise.resolve(),
+  reached: () => true,
   newId: () => 'upload',
   filed: () => undefined,
 };
