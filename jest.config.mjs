@@ -1,3 +1,7 @@
+import { ensureBuilt } from './scripts/machine/build.mjs';
+
+// For the mapping below: web/test-packages.config.ts says why.
+ensureBuilt('test-packages');
 const swc = {
   jsc: {
     target: 'es2022',
@@ -16,6 +20,14 @@ const forPreact = {
   ...swc,
   jsc: { ...swc.jsc, transform: { ...swc.jsc.transform, react: { runtime: 'automatic', importSource: 'preact' } } },
 };
+/** What is loaded from one file of its own in place of its hundreds. */
+const inOneFile = (...packages) =>
+  Object.fromEntries(
+    packages.map((name) => [
+      `^${name}$`,
+      `<rootDir>/../dist/test-packages/${name.replace('@', '').replace('/', '-')}.cjs`,
+    ]),
+  );
 const shared = {
   transform: {
     '/web/customer/.+\\.tsx$': ['@swc/jest', forPreact],
@@ -24,7 +36,18 @@ const shared = {
   // Packages that are ES modules only: Jest loads them as we load them, turned into its own kind.
   transformIgnorePatterns: ['/node_modules/(?!(@tus|srvx|preact)/)'],
   testEnvironment: 'node',
+  moduleNameMapper: inOneFile('class-validator'),
 };
+/** Loaded together from what was built together, so that there is one of each. */
+const forTheWeb = inOneFile(
+  'class-validator',
+  'react-aria-components',
+  '@internationalized/date',
+  'recharts',
+  '@testing-library/dom',
+  '@testing-library/react',
+  '@testing-library/user-event',
+);
 
 /**
  * Looked up in the sandbox of a test file these take several times as long, and the trial asks for them a hundred million times. Not for the web,
@@ -37,7 +60,13 @@ export default {
   testTimeout: 60000,
   projects: [
     { ...shared, displayName: 'core', rootDir: 'core', sandboxInjectedGlobals },
-    { ...shared, displayName: 'web', rootDir: 'web', setupFiles: ['<rootDir>/jest.setup.mjs'] },
+    {
+      ...shared,
+      displayName: 'web',
+      rootDir: 'web',
+      setupFiles: ['<rootDir>/jest.setup.mjs'],
+      moduleNameMapper: forTheWeb,
+    },
     {
       ...shared,
       // A package that reads certificates has a class of that name.

@@ -9,15 +9,17 @@ import { ROOT, RUN } from './root.mjs';
 const SOURCES = {
   server: ['core/src', 'server', 'standins', 'bench', 'faults', 'package-lock.json'],
   web: ['core/src', 'web', 'package-lock.json'],
+  'test-packages': ['web/test-packages.config.ts', 'package-lock.json'],
 };
 
 /** What each is built from; the customer’s page goes into the web application’s directory, which is emptied first. */
 const CONFIGS = {
   server: ['server/vite.config.ts'],
   web: ['web/vite.config.ts', 'web/customer/vite.config.ts'],
+  'test-packages': ['web/test-packages.config.ts'],
 };
 
-/** Builds `server` or `web` if its sources changed since it was last built. */
+/** Builds `server`, `web` or `test-packages` if its sources changed since it was last built. */
 export function ensureBuilt(room) {
   oneAtATime(`build-${room}`, () => build(room));
 }

@@ -73,7 +73,8 @@ function visit({ survey: { place, works }, fittedOn, assessment }: CrewFacts): C
     ...said('address', 'Address', address),
     ...said('day', 'Day', fittedOn),
     ...said('customer', 'Customer', place.customerName),
-    ...said('ring', 'Ring', [works?.contact, place.customerPhone].filter(Boolean).join(', ')),
+    ...said('contact', 'Contact', works?.contact),
+    ...said('ring', 'Ring the customer', place.customerPhone, { telephone: place.customerPhone }),
     ...said('route-way', 'Operator', assessment.route.words),
     ...(works?.powerOffH === undefined ? [] : said('power-off', 'Power off for', `about ${works.powerOffH} h`)),
   ];
@@ -238,6 +239,13 @@ function connect(proposal: Proposal, { survey, assessment, profiles }: CrewFacts
   const id = (role: string): string => `${role}-${proposal.id}`.slice(0, 64);
   const path = (field: string): readonly string[] => ['proposals', proposal.id, 'circuit', field];
   const gland = sizeMm2 === undefined ? null : glandFor(cores, sizeMm2);
+  const terminals = [
+    profile?.largestMm2 !== undefined && `up to ${profile.largestMm2} mm²`,
+    profile?.stripMm !== undefined && `strip ${profile.stripMm} mm`,
+    profile?.torqueNm !== undefined && `${profile.torqueNm} N·m`,
+  ]
+    .filter(Boolean)
+    .join(', ');
   return [
     {
       id: id('device'),
@@ -264,18 +272,9 @@ function connect(proposal: Proposal, { survey, assessment, profiles }: CrewFacts
       : []),
     ...(phases === 3 || proposal.phase === undefined ? [] : said(id('line'), called('line'), proposal.phase)),
     ...said(id('entry'), called('cable entry'), profile?.cableEntry),
-    ...said(
-      id('terminals'),
-      called('terminals'),
-      [
-        profile?.largestMm2 !== undefined && `up to ${profile.largestMm2} mm²`,
-        profile?.stripMm !== undefined && `strip ${profile.stripMm} mm`,
-        profile?.torqueNm !== undefined && `${profile.torqueNm} N·m`,
-        profile?.preparation,
-      ]
-        .filter(Boolean)
-        .join(', '),
-    ),
+    ...said(id('terminals'), called('terminals'), terminals || profile?.preparation, {
+      ...(terminals === '' || profile?.preparation === undefined ? {} : { note: profile.preparation }),
+    }),
     ...(isCharger(proposal) && profile?.torqueNm === undefined
       ? [{ id: id('terminals'), text: called('terminals'), value: 'torque as its maker’s instructions say' }]
       : []),

@@ -47,7 +47,8 @@ describe('the crew sheet', () => {
       'Address: 1 Test Lane, ZZ1 1TL',
       'Day: 2026-12-10',
       'Customer: A. Tester',
-      'Ring: Neighbour at number 3, 01632 960 000',
+      'Contact: Neighbour at number 3',
+      'Ring the customer: 01632 960 000',
       'Operator: Fit, then notify',
     ]);
   });

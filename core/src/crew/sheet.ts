@@ -30,6 +30,8 @@ export interface CrewLine {
   /** Ticked when it is done. */
   readonly isTask?: boolean;
   readonly field?: CrewField;
+  /** The telephone number in it, to be rung from where it is read. */
+  readonly telephone?: string | undefined;
 }
 
 export interface CrewSection {

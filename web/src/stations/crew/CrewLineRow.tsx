@@ -27,6 +27,9 @@ const Line = styled.li`
   }
 `;
 
+/** A figure and its unit stay on one line. */
+const together = (value: string): string => value.replace(/(\d) (?=\S)/g, '$1\u00a0');
+
 /** One line: read, or ticked when it is done; a planned figure can be entered as it was fitted. */
 export function CrewLineRow({ line }: { readonly line: CrewLine }) {
   const { survey } = useSurvey();
@@ -39,7 +42,11 @@ export function CrewLineRow({ line }: { readonly line: CrewLine }) {
       {line.value !== undefined && (
         <>
           {': '}
-          <strong>{line.value}</strong>
+          {line.telephone === undefined ? (
+            <strong>{together(line.value)}</strong>
+          ) : (
+            <a href={`tel:${line.telephone.replaceAll(' ', '')}`}>{line.value}</a>
+          )}
         </>
       )}
       {line.note !== undefined && (

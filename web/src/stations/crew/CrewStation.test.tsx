@@ -17,7 +17,7 @@ describe('the crew sheet', () => {
     await at();
     expect(within(region('Where, when, whom to ring')).getByText(/1 Test Lane/)).toBeTruthy();
     expect(
-      within(region('Load in the van')).getByRole('checkbox', { name: /Flat twin and earth, 6 mm²: 12 m/ }),
+      within(region('Load in the van')).getByRole('checkbox', { name: /Flat twin and earth, 6\smm²: 12\sm/ }),
     ).toBeTruthy();
     expect(region('Cautions').textContent).toMatch(/Only the operator may remove the cut-out fuse/);
   });
@@ -46,6 +46,27 @@ describe('the crew sheet', () => {
     undo();
     expect(survey().proposals[0]?.circuit?.sizeMm2).toBe(6);
     expect(survey().fit).toBeUndefined();
+  });
+
+  it('on a phone opens whom to ring, the dangers and the next part; the others are a press away', async () => {
+    await at();
+    const openParts = (): (string | null)[] =>
+      screen
+        .getAllByRole('button', { expanded: true })
+        .map((each) => each.closest('section')?.getAttribute('aria-label') ?? null)
+        .filter((each) => each !== null);
+    expect(openParts()).toEqual(['Where, when, whom to ring', 'Cautions', 'Load in the van']);
+    press(/^Load in the van/);
+    press(/^Device, cable and terminals/);
+    expect(openParts()).toEqual(['Where, when, whom to ring', 'Cautions', 'Device, cable and terminals']);
+    // The last tick of a part does not close it under the thumb.
+    within(region('Cautions'))
+      .getAllByRole('checkbox')
+      .forEach((each) => {
+        each.click();
+      });
+    expect(openParts()).toContain('Cautions');
+    expect(region('Cautions').textContent).toMatch(/(\d+) of \1/);
   });
 
   it('hours are entered for the tasks that were estimated', async () => {

@@ -15,10 +15,20 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row } from '../../kit/Panel';
 import { useSurvey } from '../../survey/SurveyContext';
 import { StationFrame } from '../StationFrame';
-import { CrewLineRow } from './CrewLineRow';
+import { CrewPart } from './CrewPart';
 import { DifferencesPanel } from './DifferencesPanel';
 import { HoursPanel } from './HoursPanel';
-import { Parts, Photos, Ruled } from './crew-layout';
+import { Parts, Photos } from './crew-layout';
+
+/** Whom to ring, the dangers that nobody has ticked yet, and the first part with something left to do. */
+function openFirst(sections: readonly CrewSection[], ticked: ReadonlySet<string>): ReadonlySet<CrewSection['id']> {
+  const unfinished = sections.filter(({ lines }) => lines.some(({ id, isTask }) => isTask && !ticked.has(id)));
+  const next = unfinished.find(({ id }) => id !== 'cautions');
+  return new Set([
+    'visit',
+    ...unfinished.filter((each) => each.id === 'cautions' || each === next).map(({ id }) => id),
+  ]);
+}
 
 /** Everything the fitter would otherwise ring for, on one page; ticked as it is done, with what was fitted differently. */
 export default function CrewStation() {
@@ -44,6 +54,7 @@ export default function CrewStation() {
     terms: { wastePercent, endM },
     fittedOn: bookedOn === undefined ? undefined : dayWords(bookedOn),
   });
+  const first = openFirst(sections, new Set((survey.fit?.ticks ?? []).map(({ id }) => id)));
   return (
     <StationFrame
       station="crew"
@@ -64,7 +75,7 @@ export default function CrewStation() {
       </Row>
       <Parts>
         {sections.map((section) => (
-          <SectionPanel key={section.id} section={section} />
+          <CrewPart key={section.id} section={section} isFirst={first.has(section.id)} />
         ))}
         {photos.length > 0 && (
           <Panel aria-label="Pictures">
@@ -83,29 +94,5 @@ export default function CrewStation() {
       <DifferencesPanel />
       <HoursPanel />
     </StationFrame>
-  );
-}
-
-function SectionPanel({ section: { id, title, lines } }: { readonly section: CrewSection }) {
-  const { survey } = useSurvey();
-  const ticked = new Set((survey.fit?.ticks ?? []).map((tick) => tick.id));
-  const tasks = lines.filter(({ isTask }) => isTask);
-  const done = tasks.filter((line) => ticked.has(line.id)).length;
-  return (
-    <Panel aria-label={title} {...(id === 'cautions' ? { style: { borderColor: 'var(--hold)' } } : {})}>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h2>{title}</h2>
-        {tasks.length > 0 && (
-          <span className="quiet no-print">
-            {done} of {tasks.length}
-          </span>
-        )}
-      </Row>
-      <Ruled>
-        {lines.map((line) => (
-          <CrewLineRow key={line.id} line={line} />
-        ))}
-      </Ruled>
-    </Panel>
   );
 }
