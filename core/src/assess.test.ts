@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from './testing/laws';
 import { assess, decide } from './assess';
 import type { Assessment } from './assessment';
 import { RULE_SETS, ruleSet } from './rules/catalogue';
@@ -8,7 +8,6 @@ import type { Survey } from './survey/survey';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from './testing/settled-survey';
 import { ANSWERS, ARRANGEMENTS, EVIDENCE, LOAD_CLASSES, LOOP_STATUSES, NODE_KINDS } from './survey/words/words';
 import { completeSurveys } from './testing/random-surveys';
-import { lawRuns } from './testing/law-runs';
 
 /** A home that may be fitted and notified: 100 A label, not looped, looked over, 20.4 A of loads, a 32 A charger. */
 function settled(...changes: Change[]): Assessment {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from './testing/laws';
 import { decimal } from './decimal';
 
 describe('a number as people write one', () => {

@@ -1,11 +1,10 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from './testing/laws';
 import { assess } from './assess';
 import { lookList } from './look-list';
 import { gbDefault } from './rules/gb-default';
 import { blankSurvey } from './survey/blank';
 import type { Survey } from './survey/survey';
 import { settledSurvey, type Change } from './testing/settled-survey';
-import { lawRuns } from './testing/law-runs';
 
 function stops(survey: Survey): [string, string[]][] {
   return lookList(survey, assess(survey, gbDefault)).map(({ id, questions }) => [id, questions.map((each) => each.id)]);

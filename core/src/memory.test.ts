@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from './testing/laws';
 import { assess } from './assess';
 import type { Assessment } from './assessment';
 import { Memory } from './memory';
@@ -10,7 +10,6 @@ import { readSurvey } from './survey/opening/read';
 import type { Survey } from './survey/survey';
 import { completeSurveys } from './testing/random-surveys';
 import { settledSurvey } from './testing/settled-survey';
-import { lawRuns } from './testing/law-runs';
 
 /** Everything an assessment says, lines of working and what each answer would make of the survey included. */
 function everything(assessment: Assessment, survey: Survey): string {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from './testing/laws';
 import { onOneLine, printable } from './printed-text';
 
 describe('text in a document', () => {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from './testing/laws';
 import { assess } from './assess';
 import { quickPass } from './quick-pass';
 import { puttingOff } from './questions/put-off';
@@ -6,7 +6,6 @@ import { questionKey } from './questions/question';
 import { gbDefault } from './rules/gb-default';
 import { blankSurvey } from './survey/blank';
 import type { Survey } from './survey/survey';
-import { lawRuns } from './testing/law-runs';
 import { settledSurvey } from './testing/settled-survey';
 
 const passOf = (survey: Survey) => quickPass(survey, assess(survey, gbDefault));

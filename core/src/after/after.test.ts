@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import type { EventKind, JobEvent } from '../calendar/job-events';
 import { stageOf } from '../calendar/job-events';
@@ -12,7 +12,6 @@ import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { closedBy, owedOf } from './owed';
 import { judgeTests } from './tests';
-import { lawRuns } from '../testing/law-runs';
 
 const reading = (kind: Reading['kind'], value: number, bound?: Reading['bound']): Reading => ({
   id: `${kind}-${value}`.replace('.', '_'),

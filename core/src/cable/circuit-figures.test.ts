@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { gbDefault } from '../rules/gb-default';
 import type { CableForm } from '../rules/circuit-rules';
 import { CURVES, LAID, type CableType, type Curve } from '../survey/words/words';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { gbDefault } from '../rules/gb-default';
 import { backPlan, type PlanFacts } from './back-plan';
 import { clocksOf } from './clocks';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { allowanceWords, allowedCurrent, type Drawn } from './allowance';
 
 const drawn = (currentA: number, count = 1, mainRoom = true): Drawn => ({

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { gbDefault } from '../rules/gb-default';
 import { LOAD_CLASSES, PREMISES, type LoadPhase } from '../survey/words/words';
 import type { Load } from '../survey/load';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { gbDefault } from '../rules/gb-default';
 import type { Load } from '../survey/load';
 import { connectedLoad, SINGLE_PHASE } from './connected';

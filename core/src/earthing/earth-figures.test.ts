@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { adiabaticSize } from '../cable/adiabatic';
 import { largestLoopForRcd } from '../cable/fault-loop';
 import { gbDefault } from '../rules/gb-default';

@@ -1,11 +1,10 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { pricesAt } from '../price/at-day';
 import { PriceBook, PriceTerms } from '../price/price-book';
 import { starterBook } from '../price/starter';
 import { assessedOptions } from '../options/options';
-import { lawRuns } from '../testing/law-runs';
 import { settledSurvey, type Change } from '../testing/settled-survey';
 import type { Line } from '../materials/line';
 import { standingLines } from '../materials/edited';

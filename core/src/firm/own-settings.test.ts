@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { options } from '../options/options';
 import { OPTION_KINDS } from '../survey/words/option-words';
@@ -9,7 +9,6 @@ import { EquipmentProfile } from './equipment';
 import { rulesFor } from './firm-rules';
 import { HouseRules, OperatorRules, operatorRulesFaults } from './operator-rules';
 import { FirmTerms } from './option-terms';
-import { lawRuns } from '../testing/law-runs';
 
 /** Anything a body may hold where a setting belongs. */
 const anything = fc.oneof(

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import type { Assessment } from '../assessment';
 import { questionKey } from '../questions/question';
@@ -9,7 +9,6 @@ import type { LimiterTest } from '../survey/proposal';
 import { nodeOf } from '../testing/settled-survey';
 import { completeSurveys } from '../testing/random-surveys';
 import type { VerdictId } from './verdict-ids';
-import { lawRuns } from '../testing/law-runs';
 
 const of = (survey: Survey): Assessment => assess(survey, gbDefault);
 /** Questions that only looking, measuring or deciding answers, with no few answers that are plausible. */

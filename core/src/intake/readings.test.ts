@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';

@@ -1,5 +1,4 @@
-import fc from 'fast-check';
-import { lawRuns } from '../testing/law-runs';
+import { fc, lawRuns } from '../testing/laws';
 import { corrected, quantile, taskLessons, type FinishedJob } from './rates';
 import { materialLessons, usedByItem } from './materials';
 import { interval, kindLessons, type EndedQuote } from './wins';

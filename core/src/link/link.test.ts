@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { callText, errorText, readFrame, resultText } from './frames';
 import { LIVE_TERMS, liveView } from './live';
 import { limitProfile, meterValues, readLimit, readMeterValues, readSettings, SETTING_KEYS } from './messages';

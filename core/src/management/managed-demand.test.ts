@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { settledSurvey, WELL_PUT_ON, type Change } from '../testing/settled-survey';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import type { Generation } from '../survey/generation';
@@ -7,7 +7,6 @@ import { nodeOf, settledSurvey, type Change } from '../testing/settled-survey';
 import { given } from '../worked';
 import { worstSetPointA } from './clamp-limit';
 import { guard, heldBy, managedDemand, type NodeFlow } from './managed-demand';
-import { lawRuns } from '../testing/law-runs';
 
 const fit: ClampFit = { conductor: 'line', arrowAlong: 'yes', insideSealed: 'no' };
 

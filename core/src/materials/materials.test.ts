@@ -1,8 +1,7 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import type { Survey } from '../survey/survey';
-import { lawRuns } from '../testing/law-runs';
 import { nodeOf, settledSurvey, WELL_PUT_ON, type Change } from '../testing/settled-survey';
 import { standingLines } from './edited';
 import { quantityWords, type Line } from './line';

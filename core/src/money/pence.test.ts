@@ -1,5 +1,4 @@
-import fc from 'fast-check';
-import { lawRuns } from '../testing/law-runs';
+import { fc, lawRuns } from '../testing/laws';
 import { money, pence, penceOf, pounds, share, times, total } from './pence';
 
 describe('whole pence', () => {

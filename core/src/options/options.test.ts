@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault } from '../rules/gb-default';
 import { readSurvey } from '../survey/opening/read';
@@ -13,7 +13,6 @@ import type { Option } from './option';
 import { options } from './options';
 import { whyFirst } from './order';
 import { whatWouldChange } from './what-would-change';
-import { lawRuns } from '../testing/law-runs';
 
 /** 40 A of other load on a 60 A fuse that was read. */
 const tight: Change = (survey) => {

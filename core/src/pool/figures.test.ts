@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { gbDefault as rules } from '../rules/gb-default';
 import { billed, coveringPrice } from './billing';
 import { carsAlong, carsTyped, carriedSpread, yearReached } from './growth';

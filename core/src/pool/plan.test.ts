@@ -1,10 +1,9 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { RULE_SETS } from '../rules/catalogue';
 import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
-import { lawRuns } from '../testing/law-runs';
 import { elsewhereYear } from './elsewhere';
 import { plannedPool } from './plan';
 import { poolOnSupply } from './on-supply';

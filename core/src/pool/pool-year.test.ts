@@ -1,6 +1,5 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { MINUTES_A_DAY } from '../trial/household';
-import { lawRuns } from '../testing/law-runs';
 import { USUAL_DRIVERS, type DriverKind, type Stays } from './drivers';
 import { carsOf, figuresOf, playCars, type PoolPlan } from './growth';
 import { leftOf, poolYear, WATCHED_MIN, type Outlet, type PoolTerms } from './pool-year';

@@ -1,9 +1,8 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { gbDefault as rules } from '../rules/gb-default';
 import { blankSurvey } from '../survey/blank';
 import type { Survey } from '../survey/survey';
-import { lawRuns } from '../testing/law-runs';
 import { poolGuarantees } from './guarantees';
 import { poolOnSupply } from './on-supply';
 import { outletsMissing, withOutletsAsEquipment } from './row-equipment';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { POLICIES, type Policy } from './policies';
 import { LINE_BITS, shareOut, type Sharer } from './share';
 

@@ -1,5 +1,4 @@
-import fc from 'fast-check';
-import { lawRuns } from '../testing/law-runs';
+import { fc, lawRuns } from '../testing/laws';
 import { ITEM_UNITS, type PriceItem } from './price-book';
 import { PRICE_COLUMNS, priceRows, readPriceRows } from './price-rows';
 import { starterBook } from './starter';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { apply, diff, inverse, jsonPath, type Value } from './changes';
 
 const member = fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd'), watts: fc.option(fc.nat(9), { nil: 0 }) });

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { composePack } from '../pack/compose';
 import { missingItems } from '../pack/missing';
@@ -9,7 +9,6 @@ import type { Survey } from '../survey/survey';
 import { settledSurvey } from '../testing/settled-survey';
 import { options } from '../options/options';
 import { exportTotal } from './export';
-import { lawRuns } from '../testing/law-runs';
 
 /** A settled home with this instead of its charger. */
 function home(

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { checkDigit, groupedMeterPoint, meterPoint } from './meter-point';
 
 describe('meter point number', () => {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { checkDigit, groupedMeterPoint } from './meter-point';
 import { agreedMeterPoints, readMeterPoints } from './read-meter-point';
 

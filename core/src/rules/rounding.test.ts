@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { exceeds } from '../worked';
 import { fixed, leastShown, partsShown, shown, toleranceOf } from './rounding';
 

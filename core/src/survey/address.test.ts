@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { addressOf, writtenPostcode } from './address';
 
 describe('an address in one line', () => {

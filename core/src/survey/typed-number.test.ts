@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../testing/laws';
 import { typedNumber, typedWithUnit } from './typed-number';
 
 describe('a number as it is typed', () => {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { assess } from '../assess';
 import { STARTING_SETS } from '../demand/starting-sets';
 import { gbDefault } from '../rules/gb-default';
@@ -9,7 +9,6 @@ import { NODE_KINDS } from '../survey/words/words';
 import { addBelow, canRemove, insertAbove, moveTo, onShape, placesFor, removeNode, splitInto } from './edit';
 import { STARTING_SHAPES } from './shapes';
 import { supplyTree } from './supply-tree';
-import { lawRuns } from '../testing/law-runs';
 
 function home(): Survey {
   const survey = blankSurvey();

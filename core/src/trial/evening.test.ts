@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { guard, type NodeFlow } from '../management/managed-demand';
 import { given } from '../worked';
 import type { Running } from './controller';
@@ -7,7 +7,6 @@ import { planFor } from '../testing/homes';
 import { houseOf } from './play';
 import { seeded } from './random';
 import type { VehicleNeeds } from './chargers-year';
-import { lawRuns } from '../testing/law-runs';
 
 const terms = {
   leastA: 6,

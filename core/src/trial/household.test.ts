@@ -1,11 +1,10 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import { planFor, trialOf } from '../testing/homes';
 import type { Change } from '../testing/settled-survey';
 import type { Load } from '../survey/load';
 import { householdYear, MINUTES_A_DAY, type HouseYear } from './household';
 import type { TrialPlan } from './plan';
 import { playHousehold } from './play';
-import { lawRuns } from '../testing/law-runs';
 
 const listing =
   (...loads: Load[]): Change =>

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../testing/laws';
 import {
   chargersYear,
   cheapMinutes,
@@ -12,7 +12,6 @@ import { MINUTES_A_DAY, MINUTES_A_YEAR, type HouseYear } from './household';
 import { seeded } from './random';
 import { statistics } from './statistics';
 import { playYear as played, type YearFigures } from './year';
-import { lawRuns } from '../testing/law-runs';
 
 const terms: YearTerms & { readonly ratingA?: number } = { leastA: 6, restartMin: 1, nominalV: 230, faultShare: 0 };
 const needs: VehicleNeeds = { kwhPerDay: 11.2, arrivesH: 18, leavesH: 7.5, onboardA: 32, lines: 1 };

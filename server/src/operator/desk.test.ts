@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import {
   answered,
   judge,

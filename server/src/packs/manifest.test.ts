@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { packBundle } from './bundle';
 import { MANIFEST_NAME, manifestFaults, readManifest, sha256 } from './manifest';
 import { openBundle } from './open-bundle';

@@ -1,5 +1,5 @@
 import { addDays } from '@keen-gauge/core/calendar/days';
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { monthOf, monthsOn, weekOf } from './grid';
 
 const day = fc

@@ -1,6 +1,6 @@
 import { JOB_ORDERS, JOB_STATES } from '@keen-gauge/core/calendar/job-list';
 import { ROUTE_WAYS } from '@keen-gauge/core/route/ways';
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { filtersSet, readQuery, writeQuery, type JobQuery } from './job-query';
 
 const maybe = <T>(values: readonly T[]): fc.Arbitrary<T | undefined> =>

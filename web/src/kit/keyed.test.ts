@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { keyed, type PadKey } from './keyed';
 
 const keys = (text: readonly PadKey[]): string => text.reduce<string>(keyed, '');

@@ -1,6 +1,6 @@
 import type { Question } from '@keen-gauge/core/questions/question';
 import type { QuickPass } from '@keen-gauge/core/quick-pass';
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { cardAfter, cardsOf, type Standing } from './course';
 
 const ORDER = ['customer', 'intake', 'board', 'desk'];

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../../testing/laws';
 import { analyseLog, type LogAnalysis } from './analyse';
 import { Clock, readClockCell, readNumberCell, readTimeCell, TimeReader, ukAheadMs } from './cells';
 import { traceOf } from './downsample';
@@ -6,7 +6,6 @@ import { bootstrapInterval, fitGumbel, returnLevel, seeded } from './gumbel';
 import { guessMapping } from './guess';
 import type { LogMapping } from './mapping';
 
-import { lawRuns } from '../../testing/law-runs';
 import { readRows } from '../../testing/log-rows';
 
 /** A reading every so many seconds from the start of 2026, as a log would have it. */

@@ -1,10 +1,9 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../../testing/laws';
 import { apply, diff, valueAt, type Change, type Path, type Value } from '../../record/changes';
 import { blankSurvey } from '../blank';
 import { plainSurvey, readSurvey } from './read';
 import { readEdited } from './read-edited';
 import type { Survey } from '../survey';
-import { lawRuns } from '../../testing/law-runs';
 
 /** As it comes out of the database: plain, and read before. */
 const start = plainOf({

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '../../testing/laws';
 import { STARTING_SETS } from '../../demand/starting-sets';
 import { blankSurvey } from '../blank';
 import { plainSurvey, readSurvey, type SurveyRead } from './read';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc, lawRuns } from '../../testing/laws';
 import { REGISTER } from '../../questions/register';
 import { completeSurveys } from '../../testing/random-surveys';
 import { settledSurvey } from '../../testing/settled-survey';
@@ -6,7 +6,6 @@ import type { Survey } from '../survey';
 import type { FieldPath, Place, TextPlace, ValueAt } from './field-path';
 import type { FieldSpec } from './field-spec';
 import { COLLECTIONS, fieldAt, specAt, SURVEY_SCHEMA } from './survey-schema';
-import { lawRuns } from '../../testing/law-runs';
 
 /** Every value of a survey that is no part or list, with its place. */
 function leaves(at: unknown, place: readonly string[] = []): { place: readonly string[]; value: unknown }[] {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import { fc } from '@keen-gauge/core/testing/laws';
 import { Page, WIDTH } from './page';
 
 /** A page whose text is noted with the page it came on, in the order it is written. */

@@ -1,0 +1,16 @@
+import fc from 'fast-check';
+
+/**
+ * For tests: how many random cases a law is held to. All of those written, but where mutants are held against it, then a share of them, and where `npm run laws`
+ * looks further, then many times as many (LAW_SHARE).
+ */
+export function lawRuns(all: number): number {
+  return Math.max(2, Math.ceil(all * Number(process.env['LAW_SHARE'] ?? 1)));
+}
+
+/** A test run tells of the code and not of its luck: the same random cases every time. `npm run laws` draws others (LAW_SEED). */
+const SEED = Number(process.env['LAW_SEED'] ?? 20_261_201);
+
+fc.configureGlobal({ seed: SEED, numRuns: lawRuns(100) });
+
+export { fc };
