@@ -72,6 +72,7 @@ export default {
       // A package that reads certificates has a class of that name.
       sandboxInjectedGlobals: sandboxInjectedGlobals.filter((name) => name !== 'Set'),
       displayName: 'server',
+      moduleNameMapper: inOneFile('class-validator', 'date-holidays', '@tus/server', '@zxcvbn-ts/core'),
       rootDir: 'server',
       globalSetup: '<rootDir>/jest.database.mjs',
       globalTeardown: '<rootDir>/jest.database-stop.mjs',

@@ -1,7 +1,7 @@
 import { defineConfig } from 'vite';
 
 /**
- * Packages of hundreds of modules, each in one file for the tests. Jest opens every module anew for every test file: of the libraries of controls, charts and checks
+ * Packages of hundreds of modules, each in one file for the tests. Jest opens every module anew for every test file: of the libraries of controls, charts, checks and holidays
  * that took two seconds a file. `jest.config.mjs` says who gets which.
  */
 export default defineConfig({
@@ -21,6 +21,9 @@ export default defineConfig({
         'internationalized-date': '@internationalized/date',
         recharts: 'recharts',
         'class-validator': 'class-validator',
+        'date-holidays': 'date-holidays',
+        'tus-server': '@tus/server',
+        'zxcvbn-ts-core': '@zxcvbn-ts/core',
         'testing-library-dom': '@testing-library/dom',
         'testing-library-react': '@testing-library/react',
         'testing-library-user-event': '@testing-library/user-event',
