@@ -5,7 +5,7 @@ import { ownDevice } from '../circuit/own-device';
 import type { CircuitAssessment } from '../circuit/charger-circuit';
 import { clampsOf } from '../management/limiter';
 import type { Proposal } from '../survey/proposal';
-import { equipmentName, isCharger } from '../survey/words/kinds';
+import { equipmentInText, equipmentName, isCharger } from '../survey/words/kinds';
 import type { SupplyTree } from '../tree/supply-tree';
 import { deviceItem, deviceWords, equipmentItem, PLAIN_ITEMS, type PlainItem } from './items';
 import { lineId, type Line } from './line';
@@ -23,6 +23,7 @@ export interface EquipmentFacts {
 export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[] {
   const { id } = proposal;
   const name = equipmentName(proposal);
+  const inText = equipmentInText(proposal);
   const at = (station: 'charger' | 'circuit' | 'limit' | 'earthing', says: string): Line['from'] => ({
     station,
     subjectId: id,
@@ -48,7 +49,7 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
 
   function itself(): Line[] {
     const from = at('charger', 'as chosen');
-    const fit = work('fit', { task: 'fit-equipment', text: `Fit ${name}`, quantity: 1, from });
+    const fit = work('fit', { task: 'fit-equipment', text: `Fit ${inText}`, quantity: 1, from });
     if (!isCharger(proposal))
       return [{ ...fit, assumes: `${name} itself is supplied and set up by others; this is its supply only.` }];
     const { profileId, profile, makeAndModel, needs } = proposal;
@@ -61,7 +62,9 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         unit: 'each',
         quantity: 1,
         from,
-        ...(profileId === undefined ? { gap: `which equipment is fitted as ${name} is not chosen from the list` } : {}),
+        ...(profileId === undefined
+          ? { gap: `which equipment is fitted as ${inText} is not chosen from the list` }
+          : {}),
       },
       piece('fixings-set', from),
       ...(needs?.onPost ? [piece('post', at('charger', 'on a post of its own'))] : []),
@@ -87,10 +90,10 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
           id: lineId(id, 'circuit'),
           kind: 'material',
           item: null,
-          text: `Circuit of ${name}`,
+          text: `Circuit of ${inText}`,
           unit: 'each',
           quantity: null,
-          gap: `whether the circuit ${name} hangs from is used again or laid anew is not recorded`,
+          gap: `whether the circuit ${inText} hangs from is used again or laid anew is not recorded`,
           from,
         },
         tested,
@@ -111,7 +114,7 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         {
           subjectId: id,
           station: 'circuit',
-          name: `the circuit of ${name}`,
+          name: `the circuit of ${inText}`,
           type: own.cableType,
           cores: own.cableType === 'flat-twin' ? 3 : coresNeeded(phases, own.cpc),
           sizeMm2: chosen ?? found,
@@ -141,9 +144,9 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         unit: 'each',
         quantity: 1,
         from,
-        ...(ratingA === null ? { gap: `the device of ${name} is not known` } : {}),
+        ...(ratingA === null ? { gap: `the device of ${inText} is not known` } : {}),
         ...(ratingA !== null && (isTaken || curve === undefined)
-          ? { assumes: `The device of ${name} is ${taken}${ratingA}, the usual one for it.` }
+          ? { assumes: `The device of ${inText} is ${taken}${ratingA}, the usual one for it.` }
           : {}),
       },
       ...(atBoard && phases === 3 ? [piece('rcd-4p-63-b', from)] : []),
@@ -180,7 +183,7 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         piece('electrode-rod', from),
         piece('earth-conductor-10', from, {
           quantity: ELECTRODE_LEAD_M,
-          assumes: `The electrode of ${name} is within ${ELECTRODE_LEAD_M} m.`,
+          assumes: `The electrode of ${inText} is within ${ELECTRODE_LEAD_M} m.`,
         }),
         work('electrode', { task: 'electrode', text: 'Drive and connect an electrode', quantity: 1, from }),
       );
@@ -189,10 +192,10 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         id: lineId(id, 'rcd'),
         kind: 'material',
         item: null,
-        text: `RCD of ${name}`,
+        text: `RCD of ${inText}`,
         unit: 'each',
         quantity: null,
-        gap: `where the RCD of ${name} is, built in or at the board, is not recorded`,
+        gap: `where the RCD of ${inText} is, built in or at the board, is not recorded`,
         from: at('circuit', 'its RCD'),
       });
     return lines;
@@ -219,7 +222,7 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         : [
             piece('data-cable', from, {
               quantity: lengthM ?? CLAMP_LEAD_M,
-              ...(lengthM === undefined ? { assumes: `The clamp’s lead of ${name} is ${CLAMP_LEAD_M} m.` } : {}),
+              ...(lengthM === undefined ? { assumes: `The clamp’s lead of ${inText} is ${CLAMP_LEAD_M} m.` } : {}),
             }),
             work('lead', {
               task: 'run-data',
@@ -251,7 +254,7 @@ export function equipmentLines(proposal: Proposal, facts: EquipmentFacts): Line[
         unit: 'm',
         quantity: lengthM ?? null,
         from,
-        ...(lengthM === undefined ? { gap: `the length of the network cable of ${name} is not recorded` } : {}),
+        ...(lengthM === undefined ? { gap: `the length of the network cable of ${inText} is not recorded` } : {}),
       },
       piece('data-plug', from, { quantity: 2 }),
       // Along the clamp's lead it is laid with it.

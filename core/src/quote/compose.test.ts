@@ -43,7 +43,7 @@ describe('a quotation', () => {
   });
   it('says in plain words what is done, for how much, and what the power and rooms have to do with it', () => {
     expect(choice?.does).toEqual([
-      'Supply and fit New charger (Plain 7), 32 A.',
+      'Supply and fit the new charger (Plain 7), 32 A.',
       'Run about 10 m of cable and fix it.',
       'Test everything and leave you the certificate.',
     ]);
@@ -127,7 +127,7 @@ describe('what would change the price', () => {
   it('a settled survey leaves nothing open, and what was assumed is said', () => {
     const { quote } = quoted(settledSurvey(chosen, (s) => void delete s.proposals[0]?.circuit?.sizeMm2));
     expect(quote.wouldChange).toEqual([]);
-    expect(quote.assumes).toEqual(['The cable of the circuit of New charger is 6 mm², the smallest that passes.']);
+    expect(quote.assumes).toEqual(['The cable of the circuit of the new charger is 6 mm², the smallest that passes.']);
   });
 });
 

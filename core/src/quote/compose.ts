@@ -14,7 +14,7 @@ import { personHours } from '../price/at-day';
 import type { Task } from '../price/tasks';
 import type { Scheme } from '../schemes/scheme';
 import { planEstimate, stageEstimate, stagePlans, type StagePlan } from '../stages/stages';
-import { equipmentName, isCharger } from '../survey/words/kinds';
+import { equipmentInText, equipmentName, isCharger } from '../survey/words/kinds';
 import { DISRUPTION_NAMES } from '../survey/words/works-words';
 import type { OptionKind } from '../survey/words/option-words';
 import type { Survey } from '../survey/survey';
@@ -192,7 +192,7 @@ function doesWords({ survey, kinds, estimate }: Choice): string[] {
       const { makeAndModel, profile, ratedA, phases } = each;
       const what = makeAndModel ?? profile;
       const size = ratedA === undefined ? '' : `, ${phases === 3 ? `three-phase, ${ratedA} A` : `${ratedA} A`}`;
-      return `${isCharger(each) ? 'Supply and fit' : 'Wire up'} ${equipmentName(each)}${what === undefined ? '' : ` (${what})`}${size}.`;
+      return `${isCharger(each) ? 'Supply and fit' : 'Wire up'} ${equipmentInText(each)}${what === undefined ? '' : ` (${what})`}${size}.`;
     }),
     ...unique(kinds.map((kind) => OPTION_PLAIN_WORDS[kind])),
     ...(cable > 0 ? [`Run about ${Math.round(cable)} m of cable and fix it.`] : []),

@@ -48,6 +48,19 @@ export function equipmentName({ label, kind }: { readonly label?: string; readon
   return label ?? (kind === 'vehicle-charger' ? 'New charger' : `New ${UNNAMED[kind]}`);
 }
 
+/**
+ * What it is called in the middle of a sentence: what is only named after its kind takes the article, a name of its own stays as it was typed.
+ * @example equipmentInText({ kind: 'vehicle-charger', label: 'Vehicle charger' }) // 'the vehicle charger'
+ */
+export function equipmentInText(equipment: { readonly label?: string; readonly kind: ProposalKind }): string {
+  const { label, kind } = equipment;
+  if (label !== undefined && label.trim().toLowerCase() !== KIND_NAMES[kind].toLowerCase()) return label;
+  const name = label === undefined ? equipmentName(equipment) : KIND_NAMES[kind];
+  // An abbreviation keeps its capitals.
+  const begins = /^[A-Z]{2}/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+  return `the ${begins}`;
+}
+
 const UNNAMED: Readonly<Record<Exclude<ProposalKind, 'vehicle-charger'>, string>> = {
   'vehicle-to-home': 'vehicle-to-home charger',
   'heat-pump': 'heat pump',

@@ -24,6 +24,7 @@ import { OpenHere } from '../OpenHere';
 import { StationFrame } from '../StationFrame';
 import { FoldBar } from './FoldBar';
 import { NodeEditor } from './NodeEditor';
+import { NodeShape } from './NodeShape';
 import { waysOf } from './run-as';
 import { AS_RECORDED, RunAsSelect } from './RunAsSelect';
 
@@ -82,6 +83,7 @@ export default function LineupStation() {
   const wide = useMedia('(min-width: 70rem)');
   const present = lineup.rows.some(({ id }) => id === chosen);
   const selected = present ? chosen : (assessment.weakest?.nodeId ?? lineup.rows.at(-1)?.id);
+  const selectedNode = survey.supply.nodes.find(({ id }) => id === selected);
   const fresh = survey.supply.nodes.every(({ ratingA, cable }) => ratingA === undefined && cable === undefined);
   const weakest = lineup.rows.find((row) => row.weakest);
 
@@ -153,6 +155,11 @@ export default function LineupStation() {
                 onSelect={setChosen}
                 onOpen={open}
               />
+            )}
+            {wide && selectedNode && (
+              <div className="no-print">
+                <NodeShape node={selectedNode} onChosen={setChosen} />
+              </div>
             )}
             <Row className="no-print">
               {!fresh && (

@@ -8,7 +8,7 @@ import { NodeGuards } from './NodeGuards';
 import { NodeShape } from './NodeShape';
 import { nodeName } from '@keen-gauge/core/survey/words/words';
 
-/** One node of the line-up where it stands: what is recorded of it, its checks, its photographs, its place in the tree. */
+/** One node of the line-up where it stands: what is recorded of it, its checks and photographs; in a sheet its place in the tree too, which at a desk is changed under the drawing. */
 export function NodeEditor({
   nodeId,
   onChosen,
@@ -31,10 +31,15 @@ export function NodeEditor({
       <NodeGuards nodeId={nodeId} />
       <h3>Photographs</h3>
       <PhotoStrip subject="node" subjectId={nodeId} of={name} />
-      <NodeShape node={node} onChosen={onChosen} />
     </>
   );
-  if (plain) return <Stack>{parts}</Stack>;
+  if (plain)
+    return (
+      <Stack>
+        {parts}
+        <NodeShape node={node} onChosen={onChosen} />
+      </Stack>
+    );
   return (
     <Panel aria-label={`Chosen: ${name}`}>
       <h2>{name}</h2>

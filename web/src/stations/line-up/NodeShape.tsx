@@ -16,7 +16,7 @@ export function NodeShape({ node, onChosen }: { readonly node: SupplyNode; reado
   const fresh = (kind: NodeKind): SupplyNode => ({ id: freshId(kind), kind });
   return (
     <Stack as="section" aria-label="Its place in the line-up" style={{ '--gap': '0.5rem' }}>
-      <h3>Its place in the line-up</h3>
+      <h3>{nodeName(node)}: its place in the line-up</h3>
       <Row style={{ '--gap': '0.4rem' }}>
         <MenuButton
           label="Add below"
