@@ -1,4 +1,4 @@
-import { fc } from './laws';
+import fc from 'fast-check';
 import type { Load } from '../survey/load';
 import type { Measurement } from '../survey/measurement';
 import type { Limiter, Proposal } from '../survey/proposal';

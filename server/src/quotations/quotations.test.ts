@@ -1,6 +1,7 @@
 import type { Quote } from '@keen-gauge/core/quote/quote';
 import { settledSurvey } from '@keen-gauge/core/testing/settled-survey';
 import { randomUUID } from 'node:crypto';
+import { setTimeout } from 'node:timers/promises';
 import type { Agent } from 'supertest';
 import { startMail, type MailStandIn } from '../../../standins/mail/service';
 import { mailerFrom } from '../mail/mailer';
@@ -195,6 +196,26 @@ describe('a customer with its link', () => {
     await made({ revises: first.number });
     expect(await shown(token)).toMatchObject({ state: 'replaced', hasNewer: true });
     await answer('accept', token, { choice: 'as-recorded', fingerprint: second.fingerprint }).expect(409);
+  });
+
+  it('a revision made while somebody else makes one waits, and is the one after it', async () => {
+    const { id, number } = await made();
+    const other = await bench.owner.connect();
+    await other.query('BEGIN');
+    await other.query('SELECT 1 FROM jobs WHERE id = $1 FOR UPDATE', [job.id]);
+    const mine = make({ revises: number }).then(({ status }) => status);
+    const waits = "SELECT 1 FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()";
+    while ((await other.query(waits)).rowCount === 0) await setTimeout(20);
+    const columns = 'quote, fingerprint, basis, survey_seq, valid_until, made_by';
+    await other.query(
+      `INSERT INTO quotations (id, firm_id, job_id, number, revision, ${columns})
+       SELECT gen_random_uuid(), firm_id, job_id, number, 2, ${columns} FROM quotations WHERE id = $1`,
+      [id],
+    );
+    await other.query('COMMIT');
+    other.release();
+    expect(await mine).toBe(201);
+    expect((await standing()).quotations.map(({ revision }) => revision)).toEqual([3, 2, 1]);
   });
 
   it.each([

@@ -82,7 +82,7 @@ export function quotationRoutes(pool: Pool, mailer: Mailer | undefined): Router 
     });
   };
   const listed = async (db: PoolClient, jobId: string) => ({
-    quotations: (await quotationsOf(db, jobId)).map(({ quote, ...rest }) => ({ ...rest, quote })),
+    quotations: await quotationsOf(db, jobId),
     answers: await answersOfQuotations(db, jobId),
     mails: mailer !== undefined,
   });
@@ -140,6 +140,8 @@ export function quotationRoutes(pool: Pool, mailer: Mailer | undefined): Router 
       if (made.faults.length > 0)
         throw new Problem(422, 'Not complete yet', made.faults.join(' '), { open: made.faults });
       await ofJob(request, async (db, asker, jobId) => {
+        // One after the other: two revisions made at one moment are two.
+        await headOf(db, jobId, true);
         if (await quotationById(db, body.id)) return;
         const all = await quotationsOf(db, jobId);
         const before = body.revises === undefined ? undefined : all.find(({ number }) => number === body.revises);
