@@ -1,15 +1,11 @@
 /** Tables to and from files of comma-separated values, by the library for them, fetched when one is wanted. */
+import { saveFile } from './save-file';
 
 /** Hands a table to the person as a file. What a spreadsheet would take for a formula is kept as text. */
 export async function saveCsv(name: string, rows: readonly (readonly string[])[]): Promise<void> {
   const { default: Papa } = await import('papaparse');
   const text = Papa.unparse(rows as string[][], { escapeFormulae: true });
-  const url = URL.createObjectURL(new Blob([`\uFEFF${text}`], { type: 'text/csv' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
+  saveFile(name, new Blob([`\uFEFF${text}`], { type: 'text/csv' }));
 }
 
 /** The rows of a file; the mark that spreadsheets put at its head is none of its first cell. */

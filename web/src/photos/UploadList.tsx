@@ -3,6 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { BareButton, Button } from '../kit/Button';
+import { saveFile } from '../kit/save-file';
 import { useSurvey } from '../survey/SurveyContext';
 import type { UploadItem, UploadState } from './upload-queue';
 
@@ -85,18 +86,6 @@ export function UploadList() {
   );
 }
 
-/** Hands a picture out as a file, so that it is not lost with what keeps it here. */
-function saveElsewhere(file: Blob | undefined, name: string): void {
-  if (!file) return;
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(file);
-  link.download = name === '' ? 'photograph.jpg' : name;
-  link.click();
-  setTimeout(() => {
-    URL.revokeObjectURL(link.href);
-  }, 10_000);
-}
-
 function OneUpload({ item }: { readonly item: UploadItem }) {
   const { uploads } = useSurvey();
   const Shape = SHAPES[item.state];
@@ -115,7 +104,8 @@ function OneUpload({ item }: { readonly item: UploadItem }) {
         {item.state === 'refused' && item.bytes > 0 && (
           <BareButton
             onPress={() => {
-              saveElsewhere(uploads.fileOf(item.id), item.name);
+              const file = uploads.fileOf(item.id);
+              if (file) saveFile(item.name === '' ? 'photograph.jpg' : item.name, file);
             }}
           >
             <Download size={17} aria-hidden /> Save it on this device

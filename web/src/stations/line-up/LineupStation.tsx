@@ -15,6 +15,7 @@ import { Button } from '../../kit/Button';
 import { Verdicts } from '../../grounds/Grounds';
 import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
+import { saveFile } from '../../kit/save-file';
 import { Sheet } from '../../kit/Sheet';
 import { LineupView } from '../../lineup/LineupView';
 import { ShapeTiles } from '../../lineup/ShapeTiles';
@@ -90,12 +91,7 @@ export default function LineupStation() {
   const { show, open } = useChooser(setChosen, setEditing, editor);
   const exportSvg = (): void => {
     const title = `${jobNumber(job.number)} ${job.place}: supply line-up`;
-    const url = URL.createObjectURL(new Blob([lineupSvg(lineup, title)], { type: 'image/svg+xml' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${jobNumber(job.number)}-line-up.svg`;
-    link.click();
-    URL.revokeObjectURL(url);
+    saveFile(`${jobNumber(job.number)}-line-up.svg`, new Blob([lineupSvg(lineup, title)], { type: 'image/svg+xml' }));
   };
 
   // A building’s supplies are a line each until one is looked at.

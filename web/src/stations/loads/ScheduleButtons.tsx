@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { jobNumber } from '../../api/jobs';
 import { Button } from '../../kit/Button';
+import { readCsv, saveCsv } from '../../kit/csv';
 import { Notice } from '../../kit/Notice';
 import { Row } from '../../kit/Panel';
 import { Select } from '../../kit/Select';
@@ -27,15 +28,6 @@ export function ScheduleButtons() {
   const [refused, setRefused] = useState<ReadSchedule['refused']>([]);
   const [unsure, setUnsure] = useState<readonly UnsureRow[]>([]);
 
-  const write = async (): Promise<void> => {
-    const { default: Papa } = await import('papaparse');
-    const url = URL.createObjectURL(new Blob([`\uFEFF${Papa.unparse(scheduleRows(survey))}`], { type: 'text/csv' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${jobNumber(job.number)}-board-schedule.csv`;
-    link.click();
-    URL.revokeObjectURL(url);
-  };
   const read = async (file: File): Promise<void> => {
     setProblem(undefined);
     setRefused([]);
@@ -44,9 +36,7 @@ export function ScheduleButtons() {
       setProblem('The file is larger than a board schedule ever is. Nothing was taken.');
       return;
     }
-    const { default: Papa } = await import('papaparse');
-    const { data } = Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''));
-    const made = readSchedule(survey, data);
+    const made = readSchedule(survey, await readCsv(file));
     if (!made) {
       setProblem(
         'Its first row does not name the columns “Load or circuit” and “Class”. Export one to see how it is written.',
@@ -60,7 +50,10 @@ export function ScheduleButtons() {
   };
   return (
     <>
-      <Button onPress={() => void write()} isDisabled={survey.loads.length === 0}>
+      <Button
+        onPress={() => void saveCsv(`${jobNumber(job.number)}-board-schedule.csv`, scheduleRows(survey))}
+        isDisabled={survey.loads.length === 0}
+      >
         <FileDown size={18} aria-hidden /> Board schedule, CSV
       </Button>
       <FileTrigger
