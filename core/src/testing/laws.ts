@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 
 /**
- * For tests: how many random cases a law is held to. All of those written, but where mutants are held against it, then a share of them, and where `npm run laws`
- * looks further, then many times as many (LAW_SHARE).
+ * For tests: how many random cases a law is held to. All of those written where a test is run by itself; a share of them in a whole test run and where mutants are
+ * held against it; many times as many where `npm run laws` looks further (LAW_SHARE).
  */
 export function lawRuns(all: number): number {
   return Math.max(2, Math.ceil(all * Number(process.env['LAW_SHARE'] ?? 1)));
