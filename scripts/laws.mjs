@@ -19,7 +19,7 @@ const { values } = parseArgs({
 
 /** The test files that hold a law. */
 function lawFiles() {
-  return ['core/src', 'server/src', 'web/src'].flatMap((room) =>
+  return ['core/src', 'server/src', 'web/src', 'web/customer'].flatMap((room) =>
     readdirSync(join(ROOT, room), { recursive: true })
       .filter((name) => /\.test\.tsx?$/.test(name))
       .map((name) => join(room, name))
