@@ -9,6 +9,11 @@ const Whole = styled(CheckboxButton)`
   min-height: 44px;
   padding: 0.4rem 0;
   cursor: pointer;
+  /* A mouse hits what a thumb would miss. */
+  @media (min-width: 44rem) and (pointer: fine) {
+    min-height: 36px;
+    padding: 0.25rem 0;
+  }
   &[data-focus-visible] {
     outline: 3px solid var(--focus);
   }

@@ -90,9 +90,9 @@ export default function CrewStation() {
             </Photos>
           </Panel>
         )}
-        <DifferencesPanel />
-        <HoursPanel />
       </Parts>
+      <DifferencesPanel />
+      <HoursPanel />
     </StationFrame>
   );
 }

@@ -4,7 +4,7 @@ import { fixed } from '@keen-gauge/core/rules/rounding';
 import { FieldGrid } from '../../kit/fields';
 import { More } from '../../kit/More';
 import { NumberInput } from '../../kit/NumberInput';
-import { Panel } from '../../kit/Panel';
+import { Panel, SideBySide } from '../../kit/Panel';
 import { useEstimate } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
 import { useFitRecord } from './use-fit-record';
@@ -28,47 +28,51 @@ export function HoursPanel() {
     <Panel aria-label="Hours and materials used" className="no-print">
       <h2>Hours and materials used</h2>
       {tasks.length === 0 && <p className="quiet">No hours are estimated yet.</p>}
-      <More
-        label="Hours"
-        note={hours.length > 0 ? `${hours.length} of ${tasks.length} entered` : 'at the end of the job'}
-      >
-        <p className="quiet">Of everybody on it added up. Your firm’s rates are corrected by what jobs really take.</p>
-        <FieldGrid>
-          {tasks.map((task) => (
-            <NumberInput
-              key={task}
-              label={TASK_WORDS[task].name}
-              unit="h"
-              least={0}
-              most={1000}
-              value={hours.find(({ id }) => id === task)?.hours}
-              help={estimated[task] === undefined ? 'not estimated' : `estimated ${fixed(estimated[task], 2)} h`}
-              onChange={(value) => {
-                enter(task, value);
-              }}
-            />
-          ))}
-        </FieldGrid>
-      </More>
-      <More label="Materials used" note={used.length > 0 ? `${used.length} entered` : ''}>
-        <FieldGrid>
-          {materials.map(({ line }) => (
-            <NumberInput
-              key={line.id}
-              label={line.text}
-              unit={line.kind === 'material' && line.unit === 'm' ? 'm' : ''}
-              least={0}
-              most={100000}
-              value={used.find(({ id }) => id === line.id)?.quantity}
-              help={`planned ${quantityWords(line)}; ${line.from.says}`}
-              onChange={(quantity) => {
-                const rest = used.filter(({ id }) => id !== line.id);
-                set({ used: quantity === undefined ? rest : [...rest, { id: line.id, quantity }] });
-              }}
-            />
-          ))}
-        </FieldGrid>
-      </More>
+      <SideBySide>
+        <More
+          label="Hours"
+          note={hours.length > 0 ? `${hours.length} of ${tasks.length} entered` : 'at the end of the job'}
+        >
+          <p className="quiet">
+            Of everybody on it added up. Your firm’s rates are corrected by what jobs really take.
+          </p>
+          <FieldGrid>
+            {tasks.map((task) => (
+              <NumberInput
+                key={task}
+                label={TASK_WORDS[task].name}
+                unit="h"
+                least={0}
+                most={1000}
+                value={hours.find(({ id }) => id === task)?.hours}
+                help={estimated[task] === undefined ? 'not estimated' : `estimated ${fixed(estimated[task], 2)} h`}
+                onChange={(value) => {
+                  enter(task, value);
+                }}
+              />
+            ))}
+          </FieldGrid>
+        </More>
+        <More label="Materials used" note={used.length > 0 ? `${used.length} entered` : ''}>
+          <FieldGrid>
+            {materials.map(({ line }) => (
+              <NumberInput
+                key={line.id}
+                label={line.text}
+                unit={line.kind === 'material' && line.unit === 'm' ? 'm' : ''}
+                least={0}
+                most={100000}
+                value={used.find(({ id }) => id === line.id)?.quantity}
+                help={`planned ${quantityWords(line)}; ${line.from.says}`}
+                onChange={(quantity) => {
+                  const rest = used.filter(({ id }) => id !== line.id);
+                  set({ used: quantity === undefined ? rest : [...rest, { id: line.id, quantity }] });
+                }}
+              />
+            ))}
+          </FieldGrid>
+        </More>
+      </SideBySide>
     </Panel>
   );
 }
