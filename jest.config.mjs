@@ -1,7 +1,3 @@
-import { ensureBuilt } from './scripts/machine/build.mjs';
-
-// For the mapping below: web/test-packages.config.ts says why.
-ensureBuilt('test-packages');
 const swc = {
   jsc: {
     target: 'es2022',
@@ -20,7 +16,7 @@ const forPreact = {
   ...swc,
   jsc: { ...swc.jsc, transform: { ...swc.jsc.transform, react: { runtime: 'automatic', importSource: 'preact' } } },
 };
-/** What is loaded from one file of its own in place of its hundreds. */
+/** What is loaded from one file of its own in place of its hundreds: web/test-packages.config.ts says why. */
 const inOneFile = (...packages) =>
   Object.fromEntries(
     packages.map((name) => [
@@ -37,6 +33,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(@tus|srvx|preact)/)'],
   testEnvironment: 'node',
   moduleNameMapper: inOneFile('class-validator'),
+  globalSetup: '<rootDir>/../jest.packages.mjs',
 };
 /** Loaded together from what was built together, so that there is one of each. */
 const forTheWeb = inOneFile(

@@ -6,6 +6,7 @@ import { ensureBuilt } from '../scripts/machine/build.mjs';
 import { startThrowaway } from '../scripts/machine/postgres.mjs';
 
 export default async function prepare() {
+  ensureBuilt('test-packages');
   ensureBuilt('server');
   if (process.env.TEST_DATABASE_URL) return;
   const database = await startThrowaway();
