@@ -154,7 +154,7 @@ export default function LineupStation() {
             )}
             {wide && selectedNode && (
               <div className="no-print">
-                <NodeShape node={selectedNode} onChosen={setChosen} />
+                <NodeShape node={selectedNode} onChosen={setChosen} heading="h2" />
               </div>
             )}
             <Row className="no-print">

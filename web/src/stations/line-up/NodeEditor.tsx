@@ -37,7 +37,7 @@ export function NodeEditor({
     return (
       <Stack>
         {parts}
-        <NodeShape node={node} onChosen={onChosen} />
+        <NodeShape node={node} onChosen={onChosen} heading="h3" />
       </Stack>
     );
   return (

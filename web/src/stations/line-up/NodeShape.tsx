@@ -11,12 +11,21 @@ import { freshId } from '../bound';
 const KINDS = NODE_KINDS.map((value) => ({ value, label: NODE_NAMES[value] }));
 
 /** Changing the tree at a node: something added below or before, split in two, moved, removed. Undo takes each back. */
-export function NodeShape({ node, onChosen }: { readonly node: SupplyNode; readonly onChosen: (id: string) => void }) {
+export function NodeShape({
+  node,
+  onChosen,
+  heading: Heading,
+}: {
+  readonly node: SupplyNode;
+  readonly onChosen: (id: string) => void;
+  /** One below the heading it stands under. */
+  readonly heading: 'h2' | 'h3';
+}) {
   const { survey, store } = useSurvey();
   const fresh = (kind: NodeKind): SupplyNode => ({ id: freshId(kind), kind });
   return (
     <Stack as="section" aria-label="Its place in the line-up" style={{ '--gap': '0.5rem' }}>
-      <h3>{nodeName(node)}: its place in the line-up</h3>
+      <Heading>{nodeName(node)}: its place in the line-up</Heading>
       <Row style={{ '--gap': '0.4rem' }}>
         <MenuButton
           label="Add below"
