@@ -41,7 +41,7 @@ test('the weakest link is found, and moved by editing nodes with the keyboard al
     .getByRole('option', { name: /^Cut-out,/ })
     .focus();
   for (let at = 0; at < 3; at += 1) await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('heading', { name: 'Board', level: 2 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Board', level: 2, exact: true })).toBeVisible();
   await page.keyboard.press('Enter');
   const rating = page.getByLabel('Main switch rating', { exact: true });
   for (let at = 0; at < 12 && !(await rating.evaluate((field) => field === document.activeElement)); at += 1)
