@@ -276,7 +276,7 @@ function connect(proposal: Proposal, { survey, assessment, profiles }: CrewFacts
       ...(terminals === '' || profile?.preparation === undefined ? {} : { note: profile.preparation }),
     }),
     ...(isCharger(proposal) && profile?.torqueNm === undefined
-      ? [{ id: id('terminals'), text: called('terminals'), value: 'torque as its maker’s instructions say' }]
+      ? [{ id: id('torque'), text: called('torque'), value: 'as its maker’s instructions say' }]
       : []),
     ...(profile?.largestMm2 !== undefined && sizeMm2 !== undefined && sizeMm2 > profile.largestMm2
       ? [

@@ -64,6 +64,20 @@ describe('the crew sheet', () => {
       'Terminals: up to 10 mm², strip 12 mm, 2.5 N·m',
     ]);
   });
+  it('a torque nobody recorded is left to the maker, on a line of its own beside what is known', () => {
+    const { torqueNm: _unknown, ...rest } = profile;
+    const { sections } = sheet({ profiles: [{ ...rest, preparation: 'No ferrules on solid cores' }] });
+    const lines = sections.find(({ id }) => id === 'connect')?.lines ?? [];
+    expect(lines.slice(-2)).toEqual([
+      {
+        id: 'terminals-car',
+        text: 'Terminals',
+        value: 'up to 10 mm², strip 12 mm',
+        note: 'No ferrules on solid cores',
+      },
+      { id: 'torque-car', text: 'Torque', value: 'as its maker’s instructions say' },
+    ]);
+  });
   it('tests with the limits they are judged by', () => {
     expect(told(made, 'tests').length).toBeGreaterThan(4);
   });

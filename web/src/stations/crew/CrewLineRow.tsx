@@ -45,7 +45,7 @@ export function CrewLineRow({ line }: { readonly line: CrewLine }) {
           {line.telephone === undefined ? (
             <strong>{together(line.value)}</strong>
           ) : (
-            <a href={`tel:${line.telephone.replaceAll(' ', '')}`}>{line.value}</a>
+            <a href={`tel:${line.telephone.replace(/[^\d+]/g, '')}`}>{line.value}</a>
           )}
         </>
       )}
