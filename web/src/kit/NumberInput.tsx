@@ -7,6 +7,7 @@ import { FieldFoot } from './FieldFoot';
 import { Keypad } from './Keypad';
 import { keyed } from './keyed';
 import { boxed, FieldLabel } from './fields';
+import { useTyped } from './use-typed';
 
 const Row = styled.div`
   display: flex;
@@ -67,6 +68,8 @@ export interface NumberInputProps {
   readonly pad?: boolean;
 }
 
+const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
+
 /**
  * A number with its unit, live on every keystroke. Something that is not a number, or is out of range, stays as typed
  * with the fault beneath it; the survey goes on with what it had.
@@ -84,22 +87,17 @@ export function NumberInput({
   fault: found,
   pad = false,
 }: NumberInputProps) {
-  const [typed, setTyped] = useState(value === undefined ? '' : String(value));
-  const [known, setKnown] = useState(value);
   const [misread, setFault] = useState<string>();
   const [either, setEither] = useState<Extract<TypedNumber, { kind: 'either' }>>();
   const fault = misread ?? found;
-  // The value moved for another reason (undo, another tab): show it.
-  if (known !== value) {
-    setKnown(value);
-    setTyped(value === undefined ? '' : String(value));
+  const [typed, setTyped, setTaken] = useTyped(value, numberText, () => {
     setFault(undefined);
     setEither(undefined);
-  }
+  });
 
   const take = (next: number | undefined): void => {
     setFault(undefined);
-    setKnown(next);
+    setTaken(next);
     onChange(next);
   };
   const type = (text: string): void => {
@@ -144,7 +142,7 @@ export function NumberInput({
             aria-pressed={value === each}
             onPress={() => {
               const next = value === each ? undefined : each;
-              setTyped(next === undefined ? '' : String(next));
+              setTyped(numberText(next));
               take(next);
             }}
           >

@@ -13,6 +13,7 @@ import { TextInput } from '../kit/TextInput';
 import { ChangeLines } from '../stations/pack/ChangeLines';
 import { STATION_NAMES } from '../stations/station-names';
 import { useSurvey } from '../survey/SurveyContext';
+import { useStored } from '../survey/use-field';
 
 const STATES: Readonly<Record<Conversation['state'], string>> = {
   waiting: 'Waiting to be handed in',
@@ -104,8 +105,9 @@ export function OperatorPanel() {
 
 /** One pack that can go: what the survey says by now that it does not, and the button. */
 function HandIn({ pack, onHandIn }: { readonly pack: Pack; readonly onHandIn: (reason: string) => void }) {
-  const { job, state } = useSurvey();
-  const { data: moved } = useSincePack(job.id, state.head.revisionId, pack.supplyId);
+  const { job } = useSurvey();
+  const revisionId = useStored(({ head }) => head.revisionId);
+  const { data: moved } = useSincePack(job.id, revisionId, pack.supplyId);
   const [reason, setReason] = useState('');
   const stale = moved?.since?.packId === pack.id ? moved.since.lines : [];
   const number = packNumber(pack.number);

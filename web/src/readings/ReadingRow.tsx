@@ -9,6 +9,7 @@ import { Notice } from '../kit/Notice';
 import { RecordedLine } from '../kit/RecordedLine';
 import { Select } from '../kit/Select';
 import { TextInput } from '../kit/TextInput';
+import { useTyped } from '../kit/use-typed';
 import { takenWords } from '../photos/taken-words';
 import { BoundText } from '../stations/bound';
 import { useSet, useSurvey } from '../survey/SurveyContext';
@@ -41,12 +42,7 @@ export function ReadingRow({
   const set = useSet();
   const form = READING_FORMS[reading.kind];
   const shown = readingValue(reading);
-  const [typed, setTyped] = useState(shown);
-  const [known, setKnown] = useState(shown);
-  if (known !== shown) {
-    setKnown(shown);
-    setTyped(shown);
-  }
+  const [typed, setTyped, setTaken] = useTyped(shown, (text) => text);
   const read = readReading(typed);
   const path = ['readings', reading.id] as const;
   const unlikely = assessment.findings.find(
@@ -69,13 +65,13 @@ export function ReadingRow({
     setTyped(text);
     const found = readReading(text);
     if (found) {
-      setKnown(readingValue(found));
+      setTaken(readingValue(found));
       change(
         { value: found.value, bound: found.bound },
         found.bound === 'exact' ? ['bound', 'confirmed'] : ['confirmed'],
       );
     } else if (text.trim() === '') {
-      setKnown('');
+      setTaken('');
       change({}, ['value', 'bound', 'confirmed']);
     }
   };

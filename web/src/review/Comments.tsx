@@ -7,6 +7,7 @@ import { Panel, Row, Stack } from '../kit/Panel';
 import { TextInput } from '../kit/TextInput';
 import { takenWords } from '../photos/taken-words';
 import { useSurvey } from '../survey/SurveyContext';
+import { useField } from '../survey/use-field';
 
 /** What the survey was handed back with at a station, until it is settled. */
 export function CommentsHere({ station }: { readonly station: Station }) {
@@ -26,6 +27,7 @@ export function CommentsHere({ station }: { readonly station: Station }) {
 /** One comment: who asked what, what was done about it, and settling it. */
 export function OneComment({ id }: { readonly id: string }) {
   const { survey, store, me } = useSurvey();
+  const reply = useField(['comments', id, 'reply']);
   const comment = survey.comments?.find((each) => each.id === id);
   if (!comment) return null;
   const put = (values: Partial<ReviewComment>): void => {
@@ -53,10 +55,10 @@ export function OneComment({ id }: { readonly id: string }) {
             label="What was done about it, or why it stands"
             lines
             rows={2}
-            value={comment.reply ?? ''}
+            value={reply ?? ''}
             maxLength={1000}
-            onChange={(reply) => {
-              put({ reply });
+            onChange={(typed) => {
+              put({ reply: typed });
             }}
           />
           <Row>

@@ -21,6 +21,7 @@ import { freshId } from '../stations/bound';
 import { ChangeLines } from '../stations/pack/ChangeLines';
 import { STATION_NAMES } from '../stations/station-names';
 import { useSurvey } from '../survey/SurveyContext';
+import { useStored } from '../survey/use-field';
 import { OneComment } from './Comments';
 
 const Columns = styled.div`
@@ -227,9 +228,10 @@ function Taken() {
 
 /** What the survey says now and the last pack did not. */
 function SinceLast() {
-  const { job, state } = useSurvey();
+  const { job } = useSurvey();
+  const revisionId = useStored(({ head }) => head.revisionId);
   const { data: packs } = usePacks(job.id);
-  const { data } = useSincePack(job.id, state.head.revisionId);
+  const { data } = useSincePack(job.id, revisionId);
   return (
     <Panel aria-label="Since the last pack">
       <h2>Since the last pack</h2>

@@ -41,7 +41,7 @@ function store(): SurveyStore {
 function show(made: SurveyStore): void {
   render(
     <SWRConfig value={{ provider: () => new Map() }}>
-      <Conflicts jobId="j1" state={made.get()} store={made} />
+      <Conflicts jobId="j1" store={made} />
     </SWRConfig>,
   );
 }

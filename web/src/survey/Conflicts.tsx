@@ -1,11 +1,11 @@
 import type { Conflict, Path } from '@keen-gauge/core/record/changes';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { useHistory, type HistoryEntry } from '../api/surveys';
 import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { placeWords, valueWords } from './change-words';
-import type { SurveyState, SurveyStore } from './survey-store';
+import type { SurveyStore } from './survey-store';
 
 const Alert = styled.div`
   display: grid;
@@ -39,17 +39,20 @@ const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 
 interface Asked {
   readonly jobId: string;
-  readonly state: SurveyState;
   readonly store: SurveyStore;
 }
 
 /** The same field set here and elsewhere: both values side by side, who set the other and when, and the person's choice. */
 export function Conflicts(asked: Asked) {
   // Nothing is asked of the server while nobody has to choose.
-  return asked.state.conflicts.length === 0 ? null : <Choices {...asked} />;
+  return useConflicts(asked.store).length === 0 ? null : <Choices {...asked} />;
 }
 
-function Choices({ jobId, state, store }: Asked) {
+const useConflicts = (store: SurveyStore): readonly Conflict[] =>
+  useSyncExternalStore(store.subscribe, () => store.get().conflicts);
+
+function Choices({ jobId, store }: Asked) {
+  const conflicts = useConflicts(store);
   const { data } = useHistory(jobId);
   const entries = data?.flatMap((page) => page.entries) ?? [];
   const shown = useRef<HTMLDivElement>(null);
@@ -59,7 +62,7 @@ function Choices({ jobId, state, store }: Asked) {
   }, []);
   return (
     <Alert role="alert" ref={shown}>
-      {state.conflicts.map((conflict) => (
+      {conflicts.map((conflict) => (
         <Choice
           key={conflict.change.path.join('/')}
           conflict={conflict}

@@ -49,7 +49,9 @@ export function SaveMark({
   /** The server has not heard of the job yet: nothing of it is saved, whatever else is said. */
   readonly isNew?: boolean;
 }) {
-  const { saveState, notKept, failedUnder } = useSyncExternalStore(store.subscribe, store.get);
+  const saveState = useSyncExternalStore(store.subscribe, () => store.get().saveState);
+  const notKept = useSyncExternalStore(store.subscribe, () => store.get().notKept);
+  const failedUnder = useSyncExternalStore(store.subscribe, () => store.get().failedUnder);
   // Without a connection what was typed goes nowhere, however often it is tried: the same words stand, and nothing below them moves from key to key.
   const goesNowhere = useConnection() === 'without' && (saveState === 'waiting' || saveState === 'saving');
   const state = goesNowhere || (isNew && saveState === 'saved') ? 'offline' : saveState;

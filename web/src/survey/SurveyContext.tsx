@@ -6,13 +6,12 @@ import { createContext, useContext } from 'react';
 import type { Job } from '../api/jobs';
 import type { Me } from '../api/me';
 import type { UploadQueue } from '../photos/upload-queue';
-import type { SurveyState, SurveyStore } from './survey-store';
+import type { SurveyStore } from './survey-store';
 
 export interface SurveyAtHand {
   readonly job: Job;
   readonly me: Me;
   readonly store: SurveyStore;
-  readonly state: SurveyState;
   readonly survey: Survey;
   readonly assessment: Assessment;
   readonly rules: Rules;

@@ -5,7 +5,7 @@ import { missingItems } from '@keen-gauge/core/pack/missing';
 import { answeredWords } from '@keen-gauge/core/route/answered-words';
 import { rulesFor } from '@keen-gauge/core/firm/firm-rules';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { ServerProblem } from '../api/client';
 import { jobNumber, useJob, type Job } from '../api/jobs';
@@ -24,10 +24,12 @@ import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
 import { OpenedNote } from './OpenedNote';
 import { Aside, Columns, GaugeBand, Page, StepLink, Steps } from './survey-layout';
+import { Refused } from './Refused';
 import { SurveyFoot } from './SurveyFoot';
 import { SurveyTop } from './SurveyTop';
 import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
+import { useShown } from './use-shown';
 import { useSurveyStore } from './use-survey-store';
 import { fetchEveryView, fetchView, ViewPart } from './view-parts';
 
@@ -117,8 +119,7 @@ function SurveyView({
   readonly look: () => void;
   readonly station: View;
 }) {
-  const state = useSyncExternalStore(store.subscribe, store.get);
-  const { survey } = state;
+  const survey = useShown(store);
   const { meterPointNumber } = survey.place;
   const rules = useMemo(() => rulesFor(meterPointNumber, me.rules), [meterPointNumber, me.rules]);
   const [memory] = useState(() => new Memory());
@@ -190,8 +191,8 @@ function SurveyView({
   }, [store, uploads]);
 
   const here = useMemo(
-    () => ({ job, me, store, state, survey, assessment, rules, uploads }),
-    [job, me, store, state, survey, assessment, rules, uploads],
+    () => ({ job, me, store, survey, assessment, rules, uploads }),
+    [job, me, store, survey, assessment, rules, uploads],
   );
   return (
     <SurveyProvider value={here}>
@@ -207,12 +208,8 @@ function SurveyView({
             </GaugeBand>
             <main id="main" ref={main}>
               {station !== 'next' && <OpenedNote station={station} />}
-              <Conflicts jobId={job.id} state={state} store={store} />
-              {state.faults.map((fault) => (
-                <Notice key={fault.path} kind="act" title={`${fault.path} ${fault.wrong}`}>
-                  Expected: {fault.expected}. Undo or correct it; nothing typed is lost.
-                </Notice>
-              ))}
+              <Conflicts jobId={job.id} store={store} />
+              <Refused />
               <Boundary at={station} of="part">
                 <ViewPart view={station} />
               </Boundary>

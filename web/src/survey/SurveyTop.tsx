@@ -1,5 +1,4 @@
 import { ArrowLeft, History, Images, Redo2, Undo2 } from 'lucide-react';
-import { useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { jobNumber, stateWords, type Job } from '../api/jobs';
 import { BareButton } from '../kit/Button';
@@ -7,6 +6,7 @@ import type { View } from '../stations/station-names';
 import { SaveMark } from './SaveMark';
 import { RoundLink } from './survey-layout';
 import type { SurveyStore } from './survey-store';
+import { useField, useStored } from './use-field';
 
 const Top = styled.section`
   display: flex;
@@ -50,15 +50,18 @@ export function SurveyTop({
   readonly store: SurveyStore;
   readonly view: View;
 }) {
-  const { survey, canUndo, canRedo } = useSyncExternalStore(store.subscribe, store.get);
+  const addressLine1 = useField(['place', 'addressLine1']);
+  const photos = useField(['photos']);
+  const canUndo = useStored(({ canUndo: can }) => can);
+  const canRedo = useStored(({ canRedo: can }) => can);
   return (
     <Top className="no-print" aria-label="This survey">
       <RoundLink to="/" aria-label="Back to the jobs">
         <ArrowLeft size={20} aria-hidden />
       </RoundLink>
       <Name>
-        <span className="figures quiet">{jobNumber(job.number)}</span>{' '}
-        <strong>{survey.place.addressLine1 ?? job.place}</strong> <span className="quiet">{stateWords(job)}</span>
+        <span className="figures quiet">{jobNumber(job.number)}</span> <strong>{addressLine1 ?? job.place}</strong>{' '}
+        <span className="quiet">{stateWords(job)}</span>
       </Name>
       <SaveMark store={store} isNew={job.number === 0} />
       <BareButton
@@ -82,7 +85,7 @@ export function SurveyTop({
       <Wide>
         <RoundLink
           to={`/jobs/${job.id}/photos`}
-          aria-label={`Photographs: ${survey.photos.length}`}
+          aria-label={`Photographs: ${photos?.length ?? 0}`}
           aria-current={view === 'photos' ? 'page' : undefined}
         >
           <Images size={19} aria-hidden />

@@ -18,6 +18,7 @@ import { UploadQueue } from '../photos/upload-queue';
 import type { View } from '../stations/station-names';
 import { SurveyProvider } from '../survey/SurveyContext';
 import { SurveyStore } from '../survey/survey-store';
+import { useShown } from '../survey/use-shown';
 import { ViewPart } from '../survey/view-parts';
 import { WHAT_IF, type WhatIf } from '../what-if/reckon';
 
@@ -171,6 +172,10 @@ export async function atSurvey(station: View, given: Given = {}): Promise<AtSurv
   };
 }
 
+const atOnce = (work: () => void): void => {
+  work();
+};
+
 function SurveyHere({
   store,
   station,
@@ -182,11 +187,11 @@ function SurveyHere({
   readonly job: Job;
   readonly me: Me;
 }) {
-  const state = useSyncExternalStore(store.subscribe, store.get);
-  const assessment = useMemo(() => assess(state.survey, gbDefault), [state.survey]);
+  const survey = useShown(store, atOnce);
+  const assessment = useMemo(() => assess(survey, gbDefault), [survey]);
   const [uploads] = useState(() => new UploadQueue(me.id, job.id, NO_UPLOADS));
   return (
-    <SurveyProvider value={{ job, me, store, state, survey: state.survey, assessment, rules: gbDefault, uploads }}>
+    <SurveyProvider value={{ job, me, store, survey, assessment, rules: gbDefault, uploads }}>
       <Gauge assessment={assessment} routeWords={assessment.route.words} />
       <ViewPart view={station} />
     </SurveyProvider>

@@ -1,5 +1,7 @@
 import type { Assessment } from '@keen-gauge/core/assessment';
+import type { Station } from '@keen-gauge/core/finding';
 import { CircleHelp, ClipboardCheck, Footprints, MessageCircleQuestion } from 'lucide-react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useCustomer } from '../api/customer';
@@ -75,9 +77,8 @@ const Small = styled.span`
 `;
 
 /** A clamp round the cable: filled when settled, open with the count when not, barred when dangerous. */
-function StopMark({ work }: { readonly work: StationWork }) {
-  const { open } = work;
-  if (work.danger)
+function StopMark({ open, danger, isPlain }: Omit<StationWork, 'words'>) {
+  if (danger)
     return (
       <svg width={30} height={30} viewBox="0 0 30 30" aria-hidden focusable="false">
         <path d="M10 4h10l6 6v10l-6 6H10l-6-6V10z" fill="var(--surface)" stroke="var(--hold)" strokeWidth={2.5} />
@@ -92,7 +93,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
         width={20}
         height={20}
         rx={open > 0 ? 10 : 5}
-        fill={open > 0 || work.isPlain ? 'var(--surface)' : 'var(--ink)'}
+        fill={open > 0 || isPlain ? 'var(--surface)' : 'var(--ink)'}
         stroke="var(--ink)"
         strokeWidth={2.2}
       />
@@ -108,7 +109,7 @@ function StopMark({ work }: { readonly work: StationWork }) {
         >
           {open > 99 ? '99+' : open}
         </text>
-      ) : work.isPlain ? null : (
+      ) : isPlain ? null : (
         <path
           d="M10.500 15.500l3.200 3.200 6-7"
           fill="none"
@@ -122,6 +123,30 @@ function StopMark({ work }: { readonly work: StationWork }) {
   );
 }
 
+interface StopProps extends StationWork {
+  readonly jobId: string;
+  readonly station: Station;
+  readonly isCurrent: boolean;
+  readonly onGo: (() => void) | undefined;
+}
+
+/** One station and what is open there; a key that changes nothing of it leaves it as it is. */
+const OneStop = memo(function OneStop({ jobId, station, isCurrent, onGo, words, ...work }: StopProps) {
+  return (
+    <Stop to={`/jobs/${jobId}/${station}`} aria-current={isCurrent ? 'page' : undefined} {...going(onGo)}>
+      <StopMark {...work} />
+      <span>
+        {STATION_NAMES[station]}
+        <Small>{words}</Small>
+      </span>
+    </Stop>
+  );
+});
+
+/** In a sheet the way taken stands in place of the sheet. */
+const going = (onGo: (() => void) | undefined): { readonly onClick?: () => void; readonly replace?: boolean } =>
+  onGo ? { onClick: onGo, replace: true } : {};
+
 export interface WalkProps {
   readonly jobId: string;
   readonly current: View;
@@ -134,8 +159,7 @@ export interface WalkProps {
 /** The walk from the street inwards, along the cable: every station and what is open there. */
 export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
   const owed = useOwed();
-  // In a sheet the way taken stands in place of the sheet.
-  const go = onGo ? { onClick: onGo, replace: true } : {};
+  const go = going(onGo);
   const { data: customer } = useCustomer(jobId);
   const due = owed && dueAt(owed);
   const open = assessment.findings.filter(({ grade }) => grade === 'ask').length;
@@ -152,24 +176,17 @@ export function Walk({ jobId, current, assessment, missing, onGo }: WalkProps) {
         <section key={name} aria-label={name}>
           <Leg>{name}</Leg>
           <Stops>
-            {stations.map((station) => {
-              const work = workAt(station, assessment, missing, due);
-              return (
-                <li key={station}>
-                  <Stop
-                    to={`/jobs/${jobId}/${station}`}
-                    aria-current={station === current ? 'page' : undefined}
-                    {...go}
-                  >
-                    <StopMark work={work} />
-                    <span>
-                      {STATION_NAMES[station]}
-                      <Small>{work.words}</Small>
-                    </span>
-                  </Stop>
-                </li>
-              );
-            })}
+            {stations.map((station) => (
+              <li key={station}>
+                <OneStop
+                  jobId={jobId}
+                  station={station}
+                  isCurrent={station === current}
+                  onGo={onGo}
+                  {...workAt(station, assessment, missing, due)}
+                />
+              </li>
+            ))}
           </Stops>
         </section>
       ))}

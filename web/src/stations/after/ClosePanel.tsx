@@ -11,6 +11,7 @@ import { Notice } from '../../kit/Notice';
 import { Panel, Row, Stack } from '../../kit/Panel';
 import { TextInput } from '../../kit/TextInput';
 import { useSurvey } from '../../survey/SurveyContext';
+import { useStored } from '../../survey/use-field';
 import { useOwed } from '../../survey/use-owed';
 import { STATION_NAMES } from '../station-names';
 
@@ -45,7 +46,8 @@ function Owed({
 
 /** What is still owed, and closing the job: freely when nothing is, otherwise with a reason that stays in the record. */
 export function ClosePanel() {
-  const { job, state } = useSurvey();
+  const { job } = useSurvey();
+  const ready = useStored(({ saveState }) => saveState === 'saved');
   const { data, mutate } = useEvents(job.id);
   const owed = useOwed();
   const [reason, setReason] = useState('');
@@ -63,7 +65,6 @@ export function ClosePanel() {
       setProblem(problemWords(failed));
     }
   };
-  const ready = state.saveState === 'saved';
   return (
     <Panel aria-label="Closing the job">
       <h2>Closing the job</h2>

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { atSurvey, press, region, type } from '../../testing/at-survey';
 import { priced, pricesAnswer } from '../../testing/priced';
 
@@ -9,7 +9,7 @@ const at = (events: readonly object[] = []) =>
     answers: { ...pricesAnswer(), '/jobs/job-1/events': { events } },
   });
 const tick = (name: RegExp): void => {
-  screen.getByRole('checkbox', { name }).click();
+  fireEvent.click(screen.getByRole('checkbox', { name }));
 };
 
 describe('the crew sheet', () => {
@@ -63,7 +63,7 @@ describe('the crew sheet', () => {
     within(region('Cautions'))
       .getAllByRole('checkbox')
       .forEach((each) => {
-        each.click();
+        fireEvent.click(each);
       });
     expect(openParts()).toContain('Cautions');
     expect(region('Cautions').textContent).toMatch(/(\d+) of \1/);

@@ -9,11 +9,13 @@ import { RouteMark } from '../../kit/RouteMark';
 import { MailForm } from '../../mail/MailForm';
 import { useConnection } from '../../offline/connection';
 import { useSurvey } from '../../survey/SurveyContext';
+import { useStored } from '../../survey/use-field';
 import { ChangeLines } from './ChangeLines';
 
 /** What was signed before, newest first, with everything that can be taken of it. */
 export function PacksPanel() {
-  const { job, state } = useSurvey();
+  const { job } = useSurvey();
+  const seq = useStored(({ head }) => head.seq);
   const { data, error } = usePacks(job.id);
   const isWithout = useConnection() === 'without';
   return (
@@ -29,7 +31,7 @@ export function PacksPanel() {
         </p>
       )}
       {data?.packs.map((pack) => (
-        <PackLine key={pack.id} pack={pack} seq={state.head.seq} />
+        <PackLine key={pack.id} pack={pack} seq={seq} />
       ))}
     </Panel>
   );

@@ -9,6 +9,7 @@ import { Row, Stack } from '../../kit/Panel';
 import { TextInput } from '../../kit/TextInput';
 import { useConnection } from '../../offline/connection';
 import { useSurvey } from '../../survey/SurveyContext';
+import { useStored } from '../../survey/use-field';
 import { MissingList } from './MissingList';
 import { signHere } from './sign-here';
 import { SignatureField } from './SignatureField';
@@ -25,8 +26,11 @@ export function SignOff({
   /** Of one supply of a building only. */
   readonly supplyId?: string | undefined;
 }) {
-  const { job, me, state, survey } = useSurvey();
-  const isWithout = useConnection() === 'without' || state.saveState === 'offline';
+  const { job, me, survey } = useSurvey();
+  const saveState = useStored((state) => state.saveState);
+  const revisionId = useStored(({ head }) => head.revisionId);
+  const hasConflicts = useStored(({ conflicts }) => conflicts.length > 0);
+  const isWithout = useConnection() === 'without' || saveState === 'offline';
   const { mutate } = usePacks(job.id);
   const [reason, setReason] = useState('');
   const [reasons, setReasons] = useState<Readonly<Record<string, string>>>({});
@@ -34,7 +38,6 @@ export function SignOff({
   const [sheet, setSheet] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const { revisionId } = state.head;
   // One id for one signature of one revision: pressed again after no answer, it is still one pack.
   const packId = useMemo(() => crypto.randomUUID(), [revisionId, sheet, supplyId]); // oxlint-disable-line react/exhaustive-deps
   if (!me.maySignOff)
@@ -47,7 +50,7 @@ export function SignOff({
   const safety = missing.filter((item) => item.safety);
   const others = missing.length > safety.length;
   const unanswered = safety.filter(({ key }) => (reasons[key]?.trim().length ?? 0) < LEAST_REASON).length;
-  const ready = (isWithout ? supplyId === undefined : state.saveState === 'saved') && state.conflicts.length === 0;
+  const ready = (isWithout ? supplyId === undefined : saveState === 'saved') && !hasConflicts;
 
   const sign = async (): Promise<void> => {
     setBusy(true);

@@ -16,6 +16,7 @@ import { TextInput } from '../../kit/TextInput';
 import { StateMark } from '../../kit/StateMark';
 import type { Priced } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
+import { useStored } from '../../survey/use-field';
 import { useWhatIfWith } from '../../what-if/use-what-if';
 
 interface Offered {
@@ -87,7 +88,9 @@ export function MakePanel({
   readonly from: Quotations | undefined;
   readonly act: (work: () => Promise<Quotations>) => Promise<Quotations>;
 }) {
-  const { job, survey, assessment, state } = useSurvey();
+  const { job, survey, assessment } = useSurvey();
+  const isSaved = useStored(({ saveState }) => saveState === 'saved');
+  const revisionId = useStored(({ head }) => head.revisionId);
   const { answer: sums } = useWhatIfWith('optionSums', priced.atDay);
   const { answer: steps } = useWhatIfWith('stageSums', priced.atDay);
   const [offered, setOffered] = useState<readonly string[]>([AS_RECORDED]);
@@ -116,13 +119,12 @@ export function MakePanel({
     })),
   ];
   const open = from?.quotations.find(({ state: at }) => at === 'made' || at === 'sent');
-  const isSaved = state.saveState === 'saved';
   const make = (revises?: number): void =>
     void submit(async () => {
       await act(() =>
         makeQuotation(job.id, {
           id: crypto.randomUUID(),
-          revisionId: state.head.revisionId,
+          revisionId,
           offered,
           about: about.trim(),
           pictures,

@@ -1,0 +1,102 @@
+/** @jest-environment jsdom */
+import { settledSurvey } from '@keen-gauge/core/testing/settled-survey';
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import { SurveyStore, type Links } from './survey-store';
+import { useShown } from './use-shown';
+
+const LINKS: Links = {
+  send: () => new Promise(() => undefined),
+  keep: () => undefined,
+  later: () => undefined,
+  newId: () => 'r2',
+};
+
+/** A page that shows one field, adds to it what it shows, and follows only when it is told to. */
+function page() {
+  const store = new SurveyStore({ survey: settledSurvey(), revisionId: 'r1', seq: 1 }, LINKS);
+  const waiting: (() => void)[] = [];
+  const later = (work: () => void): void => {
+    waiting.push(work);
+  };
+  function Page() {
+    const { place } = useShown(store, later);
+    const shown = place.addressLine2 ?? '';
+    const add = (): void => {
+      store.set(['place', 'addressLine2'], `${shown}+`);
+    };
+    return (
+      <>
+        <output>{shown}</output>
+        <button onClick={add}>Add</button>
+        <input type="checkbox" aria-label="Add by a tick" checked={false} onChange={add} />
+      </>
+    );
+  }
+  render(<Page />);
+  return {
+    store,
+    shown: () => screen.getByRole('status').textContent,
+    type: (text: string) => {
+      act(() => {
+        store.set(['place', 'addressLine2'], text);
+      });
+    },
+    follow: () => {
+      act(() => {
+        waiting.splice(0).forEach((work) => {
+          work();
+        });
+      });
+    },
+    waiting: () => waiting.length,
+  };
+}
+
+describe('the survey as the page shows it', () => {
+  it('follows what is typed a moment later, once for several keys', () => {
+    const { shown, type, follow, waiting } = page();
+    type('a');
+    type('ab');
+    expect(shown()).toBe('');
+    expect(waiting()).toBe(1);
+    follow();
+    expect(shown()).toBe('ab');
+    type('abc');
+    follow();
+    expect(shown()).toBe('abc');
+  });
+
+  it('has followed before anything else is done, so that nothing typed is written over', () => {
+    const { store, shown, type } = page();
+    type('a');
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(store.get().survey.place.addressLine2).toBe('a+');
+    expect(shown()).toBe('a');
+    fireEvent.keyDown(document.body, { key: 'Tab' });
+    expect(shown()).toBe('a+');
+  });
+
+  it('leaves a tick that the browser has changed to be read, and catches up at the press before it', () => {
+    const { store, type } = page();
+    type('a');
+    const tick = screen.getByRole('checkbox', { name: 'Add by a tick' });
+    fireEvent.pointerDown(tick);
+    fireEvent.click(tick);
+    expect(store.get().survey.place.addressLine2).toBe('a+');
+  });
+
+  it('shows what was taken back before it was ever shown', () => {
+    const { store, shown, type, follow } = page();
+    type('a');
+    act(() => {
+      store.undo();
+    });
+    follow();
+    expect(shown()).toBe('');
+    act(() => {
+      store.redo();
+    });
+    follow();
+    expect(shown()).toBe('a');
+  });
+});
