@@ -52,6 +52,21 @@ describe('a survey being worked on', () => {
     expect(kept.at(-1)).toBeNull();
   });
 
+  it('stays the very same survey when it is saved, typing that goes on included, so that nothing is drawn anew', async () => {
+    const { store, run } = bench(() => saved(2));
+    store.set(['place', 'town'], 'Netherby');
+    const typed = store.get().survey;
+    await run();
+    expect(store.get().survey).toBe(typed);
+    expect(store.get().head.survey).toBe(typed);
+    store.set(['place', 'town'], 'Netherby Green');
+    const sending = run();
+    store.set(['place', 'county'], 'Fenshire');
+    const goneOn = store.get().survey;
+    await sending;
+    expect(store.get().survey).toBe(goneOn);
+  });
+
   it('makes the list or part a field belongs in where there is none yet, and nothing out of a field of what is gone', () => {
     const { store } = bench(() => saved(2));
     const node = (): unknown => store.get().survey.supply.nodes[0];

@@ -343,8 +343,7 @@ export class SurveyStore {
     const typedSince = diff(asValue(pending.sent), asValue(this.state.survey));
     if (outcome.kind === 'saved') {
       const { revisionId, seq, survey } = outcome.saved;
-      const saved = survey ?? asSurvey(apply(asValue(pending.parent), pending.changes).document);
-      this.rebase({ revisionId, seq, survey: saved }, typedSince);
+      this.rebase({ revisionId, seq, survey: survey ?? pending.sent }, typedSince);
     } else if (outcome.kind === 'conflict')
       this.rebase(outcome.head, diff(asValue(pending.parent), asValue(this.state.survey)));
     else if (typedSince.length === 0) {
@@ -377,7 +376,9 @@ export class SurveyStore {
     const conflicts = known.filter(
       ({ change }, at) => known.findIndex((each) => same([...each.change.path], [...change.path])) === at,
     );
-    this.state = { ...this.state, head, survey: asSurvey(made.document), conflicts };
+    // What says the same stays the very same: a save changes nothing that is drawn.
+    const survey = same(made.document, asValue(this.state.survey)) ? this.state.survey : asSurvey(made.document);
+    this.state = { ...this.state, head, survey, conflicts };
     this.tell();
   }
 }
