@@ -61,7 +61,7 @@ describe('a survey being worked on', () => {
     expect(store.get().head.survey).toBe(typed);
     store.set(['place', 'town'], 'Netherby Green');
     const sending = run();
-    store.set(['place', 'county'], 'Fenshire');
+    store.set(['place', 'addressLine2'], 'Fen Lane');
     const goneOn = store.get().survey;
     await sending;
     expect(store.get().survey).toBe(goneOn);

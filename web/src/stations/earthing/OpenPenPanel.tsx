@@ -1,6 +1,6 @@
 import { OPEN_PEN_NAMES, type OpenPenAssessment, type PenWay } from '@keen-gauge/core/earthing/open-pen';
 import type { OpenPenMethod } from '@keen-gauge/core/survey/words/words';
-
+import { useState } from 'react';
 import { lazyPart } from '../../kit/lazy-part';
 import { Choice } from '../../kit/Choice';
 import { FieldGrid } from '../../kit/fields';
@@ -19,6 +19,8 @@ const WORDS = { suits: 'OK', 'does-not': 'Does not fit', 'not-known': 'Needs evi
 
 /** The four ways of protecting a vehicle outdoors, compared for this site; one is chosen, with its reason. */
 export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
+  // A chart takes as long to draw as all the rest: not before somebody looks at it.
+  const [wasOpened, setOpen] = useState(false);
   if (way.need !== 'needed')
     return (
       <Panel aria-label={`Open PEN: ${way.label}`}>
@@ -38,9 +40,15 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
       <h2>{way.label}: protection against an open PEN conductor</h2>
       <p className="quiet">{way.why} One of four ways is needed.</p>
       <OpenPenFields way={way} />
-      <More label="What happens when the conductor breaks" note="in three pictures, with this site’s voltages">
+      <More
+        label="What happens when the conductor breaks"
+        note="in three pictures, with this site’s voltages"
+        onToggle={() => {
+          setOpen(true);
+        }}
+      >
         <PenSteps way={way} />
-        <TouchChart way={way} />
+        {wasOpened && <TouchChart way={way} />}
       </More>
     </Panel>
   );
