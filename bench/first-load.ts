@@ -11,7 +11,7 @@ function withImports(names: Iterable<string>, come: ReadonlySet<string>): Set<st
   const wanted = new Set([...names].filter((name) => !come.has(name)));
   // A set that grows while it is gone through is gone through to its end.
   for (const name of wanted)
-    for (const [, imported] of read(name).matchAll(/(?:from|import)\s*["']\.\/([\w-]+\.js)["']/g))
+    for (const [, imported] of read(name).matchAll(/(?:from|import)\s*["'`]\.\/([\w.~-]+\.js)["'`]/g))
       if (imported && !come.has(imported)) wanted.add(imported);
   return wanted;
 }
@@ -25,7 +25,7 @@ export function benchFirstLoad(): void {
   const all = readdirSync(DIRECTORY).filter((name) => name.endsWith('.js'));
   const part = (name: string): string[] => all.filter((file) => file.startsWith(`${name}-`));
   const first = withImports(
-    [...page.matchAll(/assets\/([\w-]+\.js)/g)].map(([, name]) => name ?? ''),
+    [...page.matchAll(/assets\/([\w.~-]+\.js)/g)].map(([, name]) => name ?? ''),
     new Set(),
   );
   report(`JavaScript for the list of jobs, gzipped (${first.size} files)`, kB(first), 'kB', 150);

@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { dividedIntoFiles } from './files.ts';
 
 /** What reads numbers off photographs: large, asked for only then, and at addresses of its own, since it alone may compile what it runs. */
 const OCR = [
@@ -36,6 +37,7 @@ export default defineConfig({
     react({ compiler: true }),
     // The interface speaks English only: the library’s other thirty languages stay out of what a phone fetches.
     optimizeLocales.vite({ locales: ['en-GB', 'en-US'] }),
+    dividedIntoFiles(),
     ocrFiles(),
     VitePWA({
       strategies: 'injectManifest',
@@ -73,6 +75,14 @@ export default defineConfig({
       },
     }),
   ],
+  resolve: {
+    // What this library is without its checks for developers, which its own addresses do not give.
+    alias: {
+      'react-router': createRequire(import.meta.url)
+        .resolve('react-router')
+        .replace('development', 'production'),
+    },
+  },
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -2,6 +2,7 @@ import type { Change, Conflict } from '@keen-gauge/core/record/changes';
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import useSWRInfinite from 'swr/infinite';
 import { keepAnswer } from '../offline/answers';
+import { askedAheadOrNow } from './ahead';
 import { call, fetcher } from './client';
 
 export interface Head {
@@ -33,7 +34,7 @@ const headPath = (jobId: string): string => `/jobs/${jobId}/survey`;
 export const readHead = (jobId: string): Promise<Head> => call('GET', headPath(jobId));
 
 /** A survey as the server has it, or as this device does where the server does not answer. */
-export const readHeadOrCopy = (jobId: string): Promise<Head> => fetcher(headPath(jobId));
+export const readHeadOrCopy = (jobId: string): Promise<Head> => askedAheadOrNow(headPath(jobId));
 
 /** Keeps what the server is known to have now, for when it does not answer. */
 export const keepHead = (jobId: string, head: Head): Promise<void> => keepAnswer(headPath(jobId), head);

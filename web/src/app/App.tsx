@@ -5,9 +5,8 @@ import { Boundary } from './Boundary';
 import { GlobalStyle } from './GlobalStyle';
 import { Guarded } from './Guarded';
 import { lazyPart } from '../kit/lazy-part';
+import { SurveyRoute } from '../survey/SurveyRoute';
 
-// The survey brings the core with it; the list of jobs should not wait for that.
-const SurveyPage = lazyPart(() => import('../survey/SurveyPage'));
 const InstrumentsPage = lazyPart(() => import('../readings/InstrumentsPage'));
 const DiaryPage = lazyPart(() => import('../calendar/DiaryPage'));
 const RulesPage = lazyPart(() => import('../firm/rules/RulesPage'));
@@ -44,7 +43,7 @@ export function App() {
               <Route path="/order" element={<OrderPage />} />
               <Route path="/instruments" element={<InstrumentsPage />} />
               <Route path="/jobs/:jobId/history" element={<HistoryPage />} />
-              <Route path="/jobs/:jobId/:station?" element={<SurveyPage />} />
+              <Route path="/jobs/:jobId/:station?" element={<SurveyRoute />} />
             </Route>
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>

@@ -19,7 +19,7 @@ import { Button } from '../kit/Button';
 import { Notice } from '../kit/Notice';
 import { useUploadQueue } from '../photos/use-upload-queue';
 import { useArrival, useArrivalField } from '../stations/arrival';
-import { STATION_NAMES, VIEW_NAMES, VIEWS, type View } from '../stations/station-names';
+import { STATION_NAMES, VIEW_NAMES, type View } from '../stations/station-names';
 import { Walk } from '../walk/Walk';
 import { Conflicts } from './Conflicts';
 import { OpenedNote } from './OpenedNote';
@@ -31,7 +31,7 @@ import { SurveyProvider } from './SurveyContext';
 import type { SurveyStore } from './survey-store';
 import { useShown } from './use-shown';
 import { useSurveyStore } from './use-survey-store';
-import { fetchEveryView, fetchView, ViewPart } from './view-parts';
+import { fetchEveryView, viewAt, ViewPart } from './view-parts';
 
 const LOOK_AGAIN_MS = 50;
 const LOOKS = 100;
@@ -54,12 +54,11 @@ function whenThere<T>(look: () => T | null | undefined, found: (there: T) => voi
 export default function SurveyPage() {
   const { jobId = '', station } = useParams();
   const [attempt, setAttempt] = useState(0);
-  const at = VIEWS.find((each) => each === station) ?? 'place';
   return (
     <OpeningSurvey
       key={`${jobId} ${attempt}`}
       jobId={jobId}
-      station={at}
+      station={viewAt(station)}
       onRetry={() => {
         setAttempt(attempt + 1);
       }}
@@ -77,10 +76,6 @@ function OpeningSurvey({ jobId, station, onRetry }: OpeningProps) {
   const me = useOutletContext<Me>();
   const { data: job, error } = useJob(jobId);
   const opening = useSurveyStore(jobId, me.id);
-  // Comes while the survey does.
-  useEffect(() => {
-    fetchView(station);
-  }, [station]);
 
   if (error instanceof ServerProblem && error.status === 404)
     return (

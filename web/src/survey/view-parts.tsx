@@ -31,6 +31,10 @@ const PARTS: Readonly<Record<View, LazyPart<object>>> = {
   site: lazyPart(() => import('../site/SiteView')),
 };
 
+/** The view an address names; the first station where it names none. */
+export const viewAt = (address: string | undefined): View =>
+  address !== undefined && Object.hasOwn(PARTS, address) ? (address as View) : 'place';
+
 /** Has one come while something else is still being waited for. */
 export function fetchView(view: View): void {
   PARTS[view].fetchAhead();
