@@ -1,6 +1,7 @@
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from './fields';
+import { useChosen } from './use-chosen';
 
 const Group = styled(RadioGroup)`
   display: grid;
@@ -61,12 +62,15 @@ export interface AnswerRowProps<V extends string> {
 
 /** A question and its few short answers in one line; under each other on a phone. Nothing is chosen until it is answered. */
 export function AnswerRow<V extends string>({ label, value, options, onChange, help }: AnswerRowProps<V>) {
+  const [chosen, choose] = useChosen(value);
   return (
     <Group
-      value={value ?? null}
+      value={chosen ?? null}
       onChange={(next) => {
         const found = options.find((option) => option.value === next);
-        if (found) onChange(found.value);
+        if (!found) return;
+        choose(found.value);
+        onChange(found.value);
       }}
     >
       <span>

@@ -1,6 +1,7 @@
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from './fields';
+import { useChosen } from './use-chosen';
 
 const Tiles = styled.div`
   display: grid;
@@ -79,13 +80,16 @@ export function Choice<V extends string>({
   tile,
   hideLabel = false,
 }: ChoiceProps<V>) {
+  const [chosen, choose] = useChosen(value);
   return (
     <RadioGroup
-      value={value ?? null}
+      value={chosen ?? null}
       isDisabled={isDisabled}
       onChange={(next) => {
         const found = options.find((option) => option.value === next);
-        if (found) onChange(found.value);
+        if (!found) return;
+        choose(found.value);
+        onChange(found.value);
       }}
     >
       <Label>

@@ -3,6 +3,7 @@ import { Check, CircleAlert, CircleSlash, EyeOff } from 'lucide-react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel } from './fields';
+import { useChosen } from './use-chosen';
 
 const Tiles = styled.div`
   display: grid;
@@ -62,10 +63,12 @@ export function LookChoice({
   readonly onChange: (value: Look) => void;
   readonly words?: Partial<Readonly<Record<Look, string>>>;
 }) {
+  const [chosen, choose] = useChosen(value);
   return (
     <RadioGroup
-      value={value ?? null}
+      value={chosen ?? null}
       onChange={(next) => {
+        choose(next as Look);
         onChange(next as Look);
       }}
     >

@@ -3,6 +3,7 @@ import { Button, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, Sel
 import styled from 'styled-components';
 import { dropItem, dropList } from './drop-list';
 import { boxed, FieldLabel } from './fields';
+import { useChosen } from './use-chosen';
 
 const Trigger = styled(Button)`
   ${boxed}
@@ -41,13 +42,16 @@ export function Select<V extends string>({
   onChange,
   placeholder = 'Not known',
 }: SelectProps<V>) {
+  const [chosen, choose] = useChosen(value);
   return (
     <AriaSelect
-      value={value ?? null}
+      value={chosen ?? null}
       placeholder={placeholder}
       onChange={(key) => {
         const found = options.find((option) => option.value === key);
-        if (found) onChange(found.value);
+        if (!found) return;
+        choose(found.value);
+        onChange(found.value);
       }}
     >
       <Label>

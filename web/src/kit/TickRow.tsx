@@ -1,5 +1,6 @@
 import { CheckboxButton, CheckboxField } from 'react-aria-components';
 import styled from 'styled-components';
+import { useChosen } from './use-chosen';
 
 const Whole = styled(CheckboxButton)`
   display: grid;
@@ -69,8 +70,16 @@ export interface TickRowProps {
 
 /** A row that is ticked: the box, what is said, and what stands at its end. */
 export function TickRow({ isSelected, onChange, isDisabled = false, end, children }: TickRowProps) {
+  const [isTicked, tick] = useChosen(isSelected);
   return (
-    <CheckboxField isSelected={isSelected} onChange={onChange} isDisabled={isDisabled}>
+    <CheckboxField
+      isSelected={isTicked}
+      onChange={(isOn) => {
+        tick(isOn);
+        onChange(isOn);
+      }}
+      isDisabled={isDisabled}
+    >
       <Whole>
         <Box aria-hidden>
           <svg width={14} height={14} viewBox="0 0 14 14">

@@ -4,12 +4,13 @@ import { flushSync } from 'react-dom';
 import type { SurveyStore } from './survey-store';
 
 /** What somebody does next, told before the browser itself does anything about it. */
-const ABOUT_TO_ACT = ['pointerdown', 'keydown', 'beforeinput', 'click'] as const;
+const ABOUT_TO_ACT = ['pointerdown', 'keydown', 'beforeinput', 'click', 'input'] as const;
 
 /**
  * The survey as the page around the field that is typed in shows it. The field has its own place (`useField`) and is drawn at once; the gauge, the walk
  * and the station follow in pieces between frames, begun anew where another key comes. Before anybody does anything else all of it has followed, so that
- * everything is done to what is there and not to what was there before the last key.
+ * everything is done to what is there and not to what was there before the last key. What a button does is shown at once: it may be what is pressed next that it
+ * puts somewhere else.
  */
 export function useShown(store: SurveyStore, later: (work: () => void) => void = afterFrame): Survey {
   const [shown, show] = useState(() => store.get().survey);
@@ -19,6 +20,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
   }, [shown]);
 
   useEffect(() => {
+    let isInField = false;
     let isToFollow = false;
     let asked = drawn.current;
     const showNow = (): void => {
@@ -26,31 +28,37 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
       show(asked);
     };
     const follow = (): void => {
-      if (isToFollow || asked === store.get().survey) return;
-      isToFollow = true;
-      later(() => {
-        isToFollow = false;
-        startTransition(showNow);
-      });
+      if (asked === store.get().survey) return;
+      if (!isInField) showNow();
+      else if (!isToFollow) {
+        isToFollow = true;
+        later(() => {
+          isToFollow = false;
+          startTransition(showNow);
+        });
+      }
     };
-    const catchUp = (event: Event): void => {
-      if (drawn.current !== store.get().survey && !isAnswerItself(event)) flushSync(showNow);
+    const act = (event: Event): void => {
+      isInField = isField(event.target);
+      if (drawn.current !== store.get().survey && !isHalfDone(event)) flushSync(showNow);
     };
     // What came between the first drawing and now.
     follow();
     const stop = store.subscribe(follow);
-    for (const kind of ABOUT_TO_ACT) window.addEventListener(kind, catchUp, { capture: true });
+    for (const kind of ABOUT_TO_ACT) window.addEventListener(kind, act, { capture: true });
     return () => {
       stop();
-      for (const kind of ABOUT_TO_ACT) window.removeEventListener(kind, catchUp, { capture: true });
+      for (const kind of ABOUT_TO_ACT) window.removeEventListener(kind, act, { capture: true });
     };
   }, [store, later]);
   return shown;
 }
 
-/** A tick or an answer that has been changed by the browser already and not been read: drawing it now would take it back. The press before it has caught up. */
-const isAnswerItself = ({ type, target }: Event): boolean =>
-  type === 'click' && target instanceof HTMLInputElement && (target.type === 'radio' || target.type === 'checkbox');
+const isField = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+
+/** What the browser has changed already and nobody has read yet, a text, a tick or an answer: drawing it now would take it back. The press or key before it has caught up. */
+const isHalfDone = ({ type, target }: Event): boolean => type === 'input' || (type === 'click' && isField(target));
 
 /** Once the frame that has the key in it is on the screen; at once where no frame is drawn, since nobody looks. */
 function afterFrame(work: () => void): void {

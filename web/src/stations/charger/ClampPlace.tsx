@@ -4,6 +4,7 @@ import { supplyTree } from '@keen-gauge/core/tree/supply-tree';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldHelp, FieldLabel } from '../../kit/fields';
+import { useChosen } from '../../kit/use-chosen';
 import { useSurvey } from '../../survey/SurveyContext';
 
 const Conductors = styled.div`
@@ -54,13 +55,14 @@ function Ring({ on }: { readonly on: boolean }) {
 /** The line-up as conductors to put the clamp on: what it sees from there, and what it is blind to, lights up. */
 export function ClampPlace({
   label,
-  value,
+  value: recorded,
   onChange,
 }: {
   readonly label: string;
   readonly value: string | undefined;
   readonly onChange: (nodeId: string) => void;
 }) {
+  const [value, choose] = useChosen(recorded);
   const { survey, assessment } = useSurvey();
   const { rows } = lineupOf(survey, assessment);
   const seen = seenBy(value, supplyTree(survey));
@@ -75,6 +77,7 @@ export function ClampPlace({
     <RadioGroup
       value={value ?? null}
       onChange={(next) => {
+        choose(next);
         onChange(next);
       }}
     >
