@@ -18,8 +18,8 @@ const Row = styled.div`
 
 const WithUnit = styled.span`
   position: relative;
-  flex: 1 1 6rem;
-  min-width: 5.5rem;
+  flex: 1 1 5.25rem;
+  min-width: 5.25rem;
 `;
 
 const Box = styled(Input)`

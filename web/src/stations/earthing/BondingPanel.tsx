@@ -122,47 +122,49 @@ function ServiceFields({ part }: { readonly part: BondedPart }) {
               />
             </AsLine>
           )}
-          <FieldGrid>
-            {service.bonded === 'yes' && (
-              <AsLine
-                field={['earthing', 'services', part, 'sizeMm2'].join('.')}
-                label={`${name}: bonding conductor`}
-                says={service.sizeMm2 === undefined ? undefined : `${service.sizeMm2} mm²`}
-              >
-                <NumberInput
+          {(service.bonded === 'yes' || mayBeTested) && (
+            <FieldGrid>
+              {service.bonded === 'yes' && (
+                <AsLine
+                  field={['earthing', 'services', part, 'sizeMm2'].join('.')}
                   label={`${name}: bonding conductor`}
-                  unit="mm²"
-                  least={0.5}
-                  most={1000}
-                  usual={[6, 10, 16]}
-                  value={service.sizeMm2}
-                  onChange={(value) => {
-                    set('sizeMm2', value);
-                  }}
-                />
-              </AsLine>
-            )}
-            {mayBeTested && (
-              <AsLine
-                field={['earthing', 'services', part, 'resistanceKOhm'].join('.')}
-                few
-                label={`${name}: resistance to earth`}
-                says={service.resistanceKOhm === undefined ? undefined : `${service.resistanceKOhm} kΩ`}
-              >
-                <NumberInput
-                  label={`${name}: resistance to earth, where tested`}
-                  unit="kΩ"
-                  least={0}
-                  most={1000000}
-                  help="Bonding off, to the main earthing terminal."
-                  value={service.resistanceKOhm}
-                  onChange={(value) => {
-                    set('resistanceKOhm', value);
-                  }}
-                />
-              </AsLine>
-            )}
-          </FieldGrid>
+                  says={service.sizeMm2 === undefined ? undefined : `${service.sizeMm2} mm²`}
+                >
+                  <NumberInput
+                    label={`${name}: bonding conductor`}
+                    unit="mm²"
+                    least={0.5}
+                    most={1000}
+                    usual={[6, 10, 16]}
+                    value={service.sizeMm2}
+                    onChange={(value) => {
+                      set('sizeMm2', value);
+                    }}
+                  />
+                </AsLine>
+              )}
+              {mayBeTested && (
+                <AsLine
+                  field={['earthing', 'services', part, 'resistanceKOhm'].join('.')}
+                  few
+                  label={`${name}: resistance to earth`}
+                  says={service.resistanceKOhm === undefined ? undefined : `${service.resistanceKOhm} kΩ`}
+                >
+                  <NumberInput
+                    label={`${name}: resistance to earth, where tested`}
+                    unit="kΩ"
+                    least={0}
+                    most={1000000}
+                    help="Bonding off, to the main earthing terminal."
+                    value={service.resistanceKOhm}
+                    onChange={(value) => {
+                      set('resistanceKOhm', value);
+                    }}
+                  />
+                </AsLine>
+              )}
+            </FieldGrid>
+          )}
         </>
       )}
     </Service>

@@ -42,7 +42,7 @@ export function OpenPenPanel({ way }: { readonly way: OpenPenAssessment }) {
       <OpenPenFields way={way} />
       <More
         label="What happens when the conductor breaks"
-        note="in three pictures, with this site’s voltages"
+        note="in three pictures"
         onToggle={() => {
           setOpen(true);
         }}
