@@ -30,7 +30,7 @@ test('every item that is missing leads to the field that has it', async ({ page 
           return at !== '' && (path === at || path.startsWith(`${at}.`));
         },
         wanted,
-        { timeout: 4000 },
+        { timeout: 15_000 },
       )
       .then(
         () => true,
