@@ -18,6 +18,7 @@ export function dividedIntoFiles(): Plugin {
     buildEnd() {
       for (const id of this.getModuleIds())
         if (BEGINNINGS.some((beginning) => id.endsWith(beginning))) reckoning.add(id);
+      if (reckoning.size !== BEGINNINGS.length) this.error(`${BEGINNINGS.join(' or ')} is not where it was`);
       // A set that grows while it is gone through is gone through to its end.
       for (const id of reckoning)
         for (const imported of this.getModuleInfo(id)?.importedIds ?? [])

@@ -80,7 +80,7 @@ export default defineConfig({
     alias: {
       'react-router': createRequire(import.meta.url)
         .resolve('react-router')
-        .replace('development', 'production'),
+        .replace(/dist([\\/])development/, 'dist$1production'),
     },
   },
   build: {

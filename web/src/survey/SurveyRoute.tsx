@@ -1,8 +1,7 @@
-import { useEffect } from 'react';
+import { useEffect, useLayoutEffect } from 'react';
 import { useParams } from 'react-router';
-import { preload } from 'swr';
 import { askAhead } from '../api/ahead';
-import { fetcher } from '../api/client';
+import { useJob } from '../api/jobs';
 import { lazyPart } from '../kit/lazy-part';
 import { fetchView, viewAt } from './view-parts';
 
@@ -12,11 +11,12 @@ const SurveyPage = lazyPart(() => import('./SurveyPage'));
 export function SurveyRoute() {
   const { jobId = '', station } = useParams();
   const view = viewAt(station);
+  useJob(jobId);
   useEffect(() => {
     fetchView(view);
   }, [view]);
-  useEffect(() => {
-    preload(`/jobs/${jobId}`, fetcher).catch(() => undefined);
+  // Before the page opens the survey where that has come already: it takes this answer, and nothing is asked twice or left over.
+  useLayoutEffect(() => {
     askAhead(`/jobs/${jobId}/survey`);
   }, [jobId]);
   return <SurveyPage />;
