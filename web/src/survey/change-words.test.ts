@@ -1,4 +1,4 @@
-import { changeWords } from './change-words';
+import { changeWords, faultPlaceWords } from './change-words';
 
 describe('changes in words', () => {
   it.each([
@@ -31,5 +31,16 @@ describe('changes in words', () => {
     [{ kind: 'order', path: ['loads'], from: [], to: [] }, 'Loads: put in another order'],
   ] as const)('%j', (change, words) => {
     expect(changeWords(change)).toBe(words);
+  });
+});
+
+describe('the place of a fault in words', () => {
+  it.each([
+    ['$.place.town', 'Place: town'],
+    ['$.loads[3].powerW', 'Loads: 4: power (W)'],
+    ['$.supply.nodes[0].ratingA', 'Supply: 1: rating (A)'],
+    ['$', 'The survey'],
+  ])('%s', (path, words) => {
+    expect(faultPlaceWords(path)).toBe(words);
   });
 });

@@ -64,6 +64,14 @@ export function placeWords(path: Path): string {
     .join(': ');
 }
 
+/** The same where a fault of the server’s is, which names members of lists by their place: `$.loads[3].powerW` is “Loads: 4: power (W)”. */
+export function faultPlaceWords(jsonPath: string): string {
+  const keys = jsonPath.match(/[^.[\]$]+/g) ?? [];
+  return keys.length === 0
+    ? 'The survey'
+    : placeWords(keys.map((key) => (/^\d+$/.test(key) ? `${Number(key) + 1}` : key)));
+}
+
 /** A value in a few words. */
 export function valueWords(value: Value | undefined): string {
   if (value === undefined) return 'not known';
