@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { compressedAhead } from './compressed.ts';
 import { dividedIntoFiles } from './files.ts';
 
 /** What reads numbers off photographs: large, asked for only then, and at addresses of its own, since it alone may compile what it runs. */
@@ -39,6 +40,7 @@ export default defineConfig({
     optimizeLocales.vite({ locales: ['en-GB', 'en-US'] }),
     dividedIntoFiles(),
     ocrFiles(),
+    compressedAhead(),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'sw',

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { defineConfig } from 'vite';
+import { compressedAhead } from '../compressed.ts';
 
 /**
  * The customer’s page by itself: it is opened once, on an old telephone and a bad line, by somebody who has no account. So it is small, drawn by the small sibling of the
@@ -8,6 +9,7 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: import.meta.dirname,
   base: '/c/',
+  plugins: [compressedAhead()],
   oxc: { jsx: { runtime: 'automatic', importSource: 'preact' } },
   build: {
     outDir: '../../dist/web/c',

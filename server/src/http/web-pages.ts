@@ -1,9 +1,11 @@
 import express, { type Express, type RequestHandler } from 'express';
+import compressedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
+import type { ServeStaticOptions } from 'serve-static';
 import { takenOnAt } from '../signals/request-line';
 import { notFound } from './problem';
 
@@ -41,18 +43,18 @@ function nonceOf(response: ServerResponse): string {
   return nonce;
 }
 
+/** The files of a directory, each as it was compressed when it was built where whoever asks can take it like that. */
+function filesOf(directory: string, serveStatic: ServeStaticOptions = {}): RequestHandler {
+  return compressedFiles(directory, { enableBrotli: true, orderPreference: ['br'], serveStatic });
+}
+
 /** The web application: its files, and its page at every address that is not one of them. */
 export function serveWeb(app: Express, directory: string): void {
   const page = readFileSync(join(directory, 'index.html'), 'utf8');
-  app.use(
-    '/assets',
-    takenOnAt('asset'),
-    express.static(join(directory, 'assets'), { immutable: true, maxAge: '1y' }),
-    () => {
-      // A part of a version that is no longer served: the page that asked for it offers to load the new one.
-      throw notFound('file');
-    },
-  );
+  app.use('/assets', takenOnAt('asset'), filesOf(join(directory, 'assets'), { immutable: true, maxAge: '1y' }), () => {
+    // A part of a version that is no longer served: the page that asked for it offers to load the new one.
+    throw notFound('file');
+  });
   // What reads numbers off photographs compiles what it runs, in a worker of its own; no page does.
   app.get('/ocr/worker.min.js', (_request, response, next) => {
     response.set(
@@ -62,7 +64,7 @@ export function serveWeb(app: Express, directory: string): void {
     next();
   });
   // The customer’s page, which is not the application’s: small, and for somebody without an account.
-  app.use('/c', takenOnAt('customer'), express.static(join(directory, 'c')));
+  app.use('/c', takenOnAt('customer'), filesOf(join(directory, 'c')));
   app.use(takenOnAt('page'), express.static(directory, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response
