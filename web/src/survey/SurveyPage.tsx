@@ -148,9 +148,11 @@ function SurveyView({
 
   // Once the first is there.
   useEffect(() => {
-    const timer = setTimeout(fetchEveryView, 400);
+    const left = new AbortController();
+    const timer = setTimeout(() => void fetchEveryView(left.signal), 400);
     return () => {
       clearTimeout(timer);
+      left.abort();
     };
   }, []);
   useTitle(VIEW_NAMES[station], survey.place.addressLine1 ?? job.place, jobNumber(job.number));

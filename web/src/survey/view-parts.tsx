@@ -37,12 +37,18 @@ export const viewAt = (address: string | undefined): View =>
 
 /** Has one come while something else is still being waited for. */
 export function fetchView(view: View): void {
-  PARTS[view].fetchAhead();
+  void PARTS[view].fetchAhead();
 }
 
-/** Has every one come before it is gone to: the connection may be lost on the way from one to the next. */
-export function fetchEveryView(): void {
-  for (const part of Object.values(PARTS)) part.fetchAhead();
+/**
+ * Has every one come before it is gone to: the connection may be lost on the way from one to the next. One after the other, so that what somebody does meanwhile waits for one
+ * of them at most.
+ */
+export async function fetchEveryView(left: AbortSignal): Promise<void> {
+  for (const part of Object.values(PARTS)) {
+    if (left.aborted) return;
+    await part.fetchAhead();
+  }
 }
 
 /** The view at hand. */
