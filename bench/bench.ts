@@ -18,6 +18,7 @@ import { benchPhone } from './phone';
 import { benchPricing } from './pricing';
 import { benchPool } from './pool';
 import { benchNoSignal } from './no-signal';
+import { benchQuickPass } from './quick-pass';
 import { benchReadNumber } from './read-number';
 import { benchSite } from './site';
 import { benchTrial } from './trial';
@@ -32,6 +33,7 @@ const BENCHES: Readonly<Record<string, (base: string) => void | Promise<void>>> 
   'log-page': benchLogPage,
   'line-up': benchLineup,
   typing: benchTyping,
+  'quick-pass': benchQuickPass,
   phone: benchPhone,
   'no-signal': benchNoSignal,
   photos: benchPhotos,

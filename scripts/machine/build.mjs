@@ -7,7 +7,16 @@ import { oneAtATime } from './one-at-a-time.mjs';
 import { ROOT, RUN } from './root.mjs';
 
 const SOURCES = {
-  server: ['core/src', 'server', 'standins', 'bench', 'faults', 'package-lock.json'],
+  server: [
+    'core/src',
+    'server',
+    'standins',
+    'bench',
+    'faults',
+    'e2e/home-pass.ts',
+    'e2e/journey.ts',
+    'package-lock.json',
+  ],
   web: ['core/src', 'web', 'package-lock.json'],
   'test-packages': ['web/test-packages.config.ts', 'package-lock.json'],
 };

@@ -19,6 +19,9 @@ const Key = styled(BareButton)`
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
 
+/** What a pad is marked by: its keys are typed with. */
+export const PAD = 'data-pad';
+
 /** Digits for a thumb. What a whole number has no use for is not there. */
 export function Keypad({
   label,
@@ -45,7 +48,7 @@ export function Keypad({
     </Key>
   );
   return (
-    <Keys role="group" aria-label={`Keys for ${label}`}>
+    <Keys role="group" aria-label={`Keys for ${label}`} {...{ [PAD]: true }}>
       {DIGITS.map((digit) => one(digit))}
       {signed ? one('−', '−', 'Minus') : whole ? one('clear', 'C', 'Clear') : one('.', '.', 'Point')}
       {one('0')}

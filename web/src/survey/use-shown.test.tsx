@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { settledSurvey } from '@keen-gauge/core/testing/settled-survey';
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { Keypad } from '../kit/Keypad';
 import { SurveyStore, type Links } from './survey-store';
 import { useShown } from './use-shown';
 
@@ -34,6 +35,14 @@ function page() {
           }}
         />
         <button onClick={add}>Add</button>
+        <Keypad
+          label="Keyed"
+          whole
+          signed={false}
+          onKey={(key) => {
+            store.set(['place', 'addressLine2'], `${store.get().survey.place.addressLine2 ?? ''}${key}`);
+          }}
+        />
         <input type="checkbox" aria-label="Add by a tick" checked={false} onChange={add} />
       </>
     );
@@ -86,6 +95,18 @@ describe('the survey as the page shows it', () => {
     });
     expect(shown()).toBe('');
     expect(waiting()).toBe(0);
+  });
+
+  it('follows what is keyed on a pad as it does what is typed', () => {
+    const { store, shown, follow } = page();
+    for (const key of ['8', '0']) fireEvent.click(screen.getByRole('button', { name: key }));
+    expect(store.get().survey.place.addressLine2).toBe('80');
+    expect(shown()).toBe('8');
+    follow();
+    expect(shown()).toBe('80');
+    fireEvent.click(screen.getByRole('button', { name: '5' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(store.get().survey.place.addressLine2).toBe('805+');
   });
 
   it('leaves a tick that the browser has changed to be read, and catches up at the press before it', () => {

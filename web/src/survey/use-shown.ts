@@ -1,6 +1,7 @@
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { startTransition, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { PAD } from '../kit/Keypad';
 import type { SurveyStore } from './survey-store';
 
 /** What somebody does next, told before the browser itself does anything about it. */
@@ -9,8 +10,8 @@ const ABOUT_TO_ACT = ['pointerdown', 'keydown', 'beforeinput', 'click', 'input']
 /**
  * The survey as the page around the field that is typed in shows it. The field has its own place (`useField`) and is drawn at once; the gauge, the walk
  * and the station follow in pieces between frames, begun anew where another key comes. Before anybody does anything else all of it has followed, so that
- * everything is done to what is there and not to what was there before the last key. What a button does is shown at once: it may be what is pressed next that it
- * puts somewhere else.
+ * everything is done to what is there and not to what was there before the last key. What a button does is shown at once, but for the keys of a pad: it may be what is
+ * pressed next that it puts somewhere else.
  */
 export function useShown(store: SurveyStore, later: (work: () => void) => void = afterFrame): Survey {
   const [shown, show] = useState(() => store.get().survey);
@@ -20,7 +21,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
   }, [shown]);
 
   useEffect(() => {
-    let isInField = false;
+    let isTyping = false;
     let isToFollow = false;
     let asked = drawn.current;
     const showNow = (): void => {
@@ -29,7 +30,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
     };
     const follow = (): void => {
       if (asked === store.get().survey) return;
-      if (!isInField) showNow();
+      if (!isTyping) showNow();
       else if (!isToFollow) {
         isToFollow = true;
         later(() => {
@@ -39,7 +40,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
       }
     };
     const act = (event: Event): void => {
-      isInField = isField(event.target);
+      isTyping = isField(event.target) || isOnPad(event.target);
       if (drawn.current !== store.get().survey && !isHalfDone(event)) flushSync(showNow);
     };
     // What came between the first drawing and now.
@@ -56,6 +57,9 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
 
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+
+const isOnPad = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest(`[${PAD}]`) !== null;
 
 /** What the browser has changed already and nobody has read yet, a text, a tick or an answer: drawing it now would take it back. The press or key before it has caught up. */
 const isHalfDone = ({ type, target }: Event): boolean => type === 'input' || (type === 'click' && isField(target));
