@@ -28,6 +28,15 @@ describe('the application as it is built', () => {
     expect(circle(['a'], (name) => (name === 'a' ? ['b'] : ['a']))).toBe('a > b > a');
   });
 
+  it('asks for few files more where a survey is opened', () => {
+    const part = (name: string): string[] => files.filter((file) => file.startsWith(`${name}-`));
+    const opened = [...part('SurveyPage'), ...part('PlaceStation')];
+    expect(opened).toHaveLength(2);
+    const more = withImports(opened, withImports(namedByThePage()));
+    expect(more.size).toBeLessThanOrEqual(32);
+    expect(gzippedBytes(more)).toBeLessThanOrEqual(240_000);
+  });
+
   it('needs at most 150 kB of JavaScript before the list of jobs', () => {
     const bytes = gzippedBytes(withImports(namedByThePage()));
     expect(bytes).toBeGreaterThan(50_000);
