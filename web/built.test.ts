@@ -1,8 +1,11 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliDecompressSync } from 'node:zlib';
 import { gzippedBytes, importsOf, namedByThePage, withImports } from './built-files';
 
 /** The application as it is built, which the test command does before anything else. */
-const files = readdirSync('dist/web/assets').filter((name) => name.endsWith('.js'));
+const DIRECTORY = 'dist/web/assets';
+const files = readdirSync(DIRECTORY).filter((name) => name.endsWith('.js'));
 
 /** Files that wait for one another in a circle, as a path; null where none do. */
 function circle(of: readonly string[], asks: (name: string) => readonly string[]): string | null {
@@ -35,6 +38,19 @@ describe('the application as it is built', () => {
     const more = withImports(opened, withImports(namedByThePage()));
     expect(more.size).toBeLessThanOrEqual(32);
     expect(gzippedBytes(more)).toBeLessThanOrEqual(240_000);
+  });
+
+  it('has every script and style beside it as it is sent', () => {
+    const large = readdirSync(DIRECTORY).filter(
+      (name) => /\.(js|css)$/.test(name) && statSync(join(DIRECTORY, name)).size >= 1000,
+    );
+    expect(large.length).toBeGreaterThan(50);
+    for (const name of large) {
+      const built = readFileSync(join(DIRECTORY, name));
+      const sent = readFileSync(join(DIRECTORY, `${name}.br`));
+      expect(sent.length).toBeLessThan(built.length);
+      expect(brotliDecompressSync(sent).equals(built)).toBe(true);
+    }
   });
 
   it('needs at most 150 kB of JavaScript before the list of jobs', () => {
