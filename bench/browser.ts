@@ -2,8 +2,11 @@ import { readFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { BROWSER_ARGS } from '../scripts/machine/browser.mjs';
 
-/** A signed-in page of the application under measurement, in the browser the journeys use. */
-export async function openPage(base: string): Promise<{
+/** A signed-in page of the application under measurement, in the browser the journeys use; `pauseMs` is waited after every press, so that whoever drives does not look meanwhile. */
+export async function openPage(
+  base: string,
+  pauseMs = 0,
+): Promise<{
   page: Page;
   second: () => Promise<Page>;
   /** The memory the fullest of the browser's page processes has now, in megabytes. */
@@ -13,6 +16,7 @@ export async function openPage(base: string): Promise<{
   const browser = await chromium.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     args: BROWSER_ARGS,
+    slowMo: pauseMs,
   });
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
   const page = await context.newPage();

@@ -49,17 +49,37 @@ async function withDatabase(database, small) {
   const appUrl = prepareDatabase(ownerUrl, { demo: false });
   const ports = [4740, 4750];
   const instances = [];
-  for (const port of ports) instances.push(await startServer(appUrl, port, 'fatal'));
+  try {
+    for (const port of ports) instances.push(await startServer(appUrl, port, 'fatal'));
+    return await withInstances({ database, small, ownerUrl, appUrl, instances });
+  } finally {
+    // Whatever happened: what goes on running keeps whoever started this waiting.
+    for (const instance of instances) await instance.stop();
+  }
+}
+
+async function withInstances({ database, small, ownerUrl, appUrl, instances }) {
   const replace = async (at) => {
     await instances[at].stop('SIGKILL');
     instances[at] = await startServer(appUrl, instances[at].port, 'fatal');
   };
-  const load = startLoad(
-    ownerUrl,
-    instances.map(({ url }) => url),
-  );
-  const { person } = await load.next('started');
-  const steps = stepsOf({ database, small, ownerUrl, replace });
+  const urls = instances.map(({ url }) => url);
+  const load = startLoad(ownerUrl, urls);
+  try {
+    const { person } = await load.next('started');
+    const told = await goThrough(stepsOf({ database, small, ownerUrl, replace }), load);
+    load.end();
+    const result = await load.next('reckoned');
+    const replaceAll = () => Promise.all(instances.map((_each, at) => replace(at)));
+    const wrong = await killAtMoments({ urls, ownerUrl, person, replaceAll, short: SHORT });
+    return tellFaults({ ...result, broken: [...result.broken, ...wrong] }, told, small !== null);
+  } finally {
+    load.stop();
+  }
+}
+
+/** Each fault in turn, with how long everybody waited after it. */
+async function goThrough(steps, load) {
   const told = [];
   // Something to lose first.
   await setTimeout(SHORT ? 1500 : 4000);
@@ -74,13 +94,7 @@ async function withDatabase(database, small) {
         : `first save ${waits.first} ms, everybody ${waits.all} ms after`,
     );
   }
-  load.end();
-  const result = await load.next('reckoned');
-  const replaceAll = () => Promise.all(instances.map((_each, at) => replace(at)));
-  const urls = instances.map(({ url }) => url);
-  const wrong = await killAtMoments({ urls, ownerUrl, person, replaceAll, short: SHORT });
-  for (const instance of instances) await instance.stop();
-  return tellFaults({ ...result, broken: [...result.broken, ...wrong] }, told, small !== null);
+  return told;
 }
 
 /** What goes wrong, each once everybody has got over the one before. A fault gives the moment at which all is well again. */
@@ -161,6 +175,7 @@ function startLoad(ownerUrl, urls) {
   return {
     next,
     end: () => child.send({ over: true }),
+    stop: () => child.kill('SIGKILL'),
     /** How long until the first, and until everybody, was acknowledged something after a moment. */
     allBack: async (since) => {
       let first = null;

@@ -47,15 +47,25 @@ async function signIn(urls, { email, password }) {
 /** A job as it was made, and what signs it. */
 async function prepare(urls, cookie) {
   const jobId = randomUUID();
-  await insist(() => post(urls[0], '/jobs', cookie, { id: jobId, place: 'Moments', wanted: 'faults' }));
-  const head = await (await insist(() => fetch(`${urls[0]}/api/jobs/${jobId}/survey`, { headers: { cookie } }))).json();
   const path = `/jobs/${jobId}/packs`;
-  const { revisionId } = head;
-  const { missing } = await (await insist(() => post(urls[0], path, cookie, { revisionId }))).json();
+  await told('id', () => post(urls[0], '/jobs', cookie, { id: jobId, place: 'Moments', wanted: 'faults' }));
+  const { revisionId } = await told('revisionId', () =>
+    fetch(`${urls[0]}/api/jobs/${jobId}/survey`, { headers: { cookie } }),
+  );
+  const { missing } = await told('missing', () => post(urls[0], path, cookie, { revisionId }));
   const reasons = missing
     .filter(({ safety }) => safety)
     .map(({ key }) => ({ key, reason: 'Under fault, on purpose.' }));
   return { jobId, path, body: { id: randomUUID(), revisionId, reason: 'Under fault, on purpose.', reasons } };
+}
+
+/** An answer that has a member; anything else is told whole. */
+async function told(member, ask) {
+  const answer = await insist(ask);
+  const body = await answer?.json();
+  if (body?.[member] === undefined)
+    throw new Error(`${answer?.url} answered ${answer?.status}, without ${member}: ${JSON.stringify(body)}`);
+  return body;
 }
 
 function post(url, path, cookie, body) {
