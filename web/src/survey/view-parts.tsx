@@ -41,13 +41,14 @@ export function fetchView(view: View): void {
 }
 
 /**
- * Has every one come before it is gone to: the connection may be lost on the way from one to the next. One after the other, so that what somebody does meanwhile waits for one
- * of them at most.
+ * Has every one come before it is gone to: the connection may be lost on the way from one to the next. All are asked for at once, and each by itself, so that a key that is
+ * pressed meanwhile waits for the asking of one alone.
  */
 export async function fetchEveryView(left: AbortSignal): Promise<void> {
   for (const part of Object.values(PARTS)) {
     if (left.aborted) return;
-    await part.fetchAhead();
+    void part.fetchAhead();
+    await new Promise((resolve) => setTimeout(resolve));
   }
 }
 
