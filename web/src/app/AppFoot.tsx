@@ -25,7 +25,7 @@ export function AppFoot({
 }) {
   const [more, setMore] = useState(false);
   useEffect(() => {
-    void MoreSheet.fetchAhead();
+    MoreSheet.fetchAhead();
   }, []);
   const items: FootItem[] = PLACES.map(([name, to, Icon]) => ({
     name,

@@ -110,8 +110,8 @@ export function Shell({ me, children }: { readonly me: Me; readonly children: Re
   // A survey has its own way about.
   const survey = useMatch('/jobs/:jobId/*') !== null && !pathname.endsWith('/history');
   useEffect(() => {
-    void ShortcutSheet.fetchAhead();
-    void SignOutSheet.fetchAhead();
+    ShortcutSheet.fetchAhead();
+    SignOutSheet.fetchAhead();
   }, []);
   // Whatever this tab still shows and holds goes with the page.
   useEffect(

@@ -96,7 +96,7 @@ export function JobsPage() {
   });
   // A key or a press away, it is there.
   useEffect(() => {
-    void NewJobSheet.fetchAhead();
+    NewJobSheet.fetchAhead();
   }, []);
   useShortcuts({
     '/': () => document.querySelector<HTMLInputElement>('input[type="search"]')?.focus(),

@@ -19,8 +19,11 @@ const Key = styled(BareButton)`
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
 
-/** What a pad is marked by: its keys are typed with. */
-export const PAD = 'data-pad';
+const PAD = 'data-pad';
+
+/** Whether that is a key of a pad, which is typed with, and no button that does something. */
+export const isOnPad = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest(`[${PAD}]`) !== null;
 
 /** Digits for a thumb. What a whole number has no use for is not there. */
 export function Keypad({

@@ -51,7 +51,7 @@ it('shows a part that comes between being drawn and being asked for', () => {
       }) as unknown as Promise<{ default: typeof Part }>,
   );
   const FetchesAhead = (): null => {
-    void Lazy.fetchAhead();
+    Lazy.fetchAhead();
     return null;
   };
   render(

@@ -5,7 +5,7 @@ import { Button } from './Button';
 import { Notice } from './Notice';
 import { Row } from './Panel';
 
-export type LazyPart<P extends object> = ComponentType<P> & { readonly fetchAhead: () => Promise<void> };
+export type LazyPart<P extends object> = ComponentType<P> & { readonly fetchAhead: () => void };
 
 /**
  * A part of the application that is fetched when it is first shown. Where it cannot be fetched, with no connection or after a newer version has taken the place of
@@ -13,7 +13,7 @@ export type LazyPart<P extends object> = ComponentType<P> & { readonly fetchAhea
  */
 export function lazyPart<P extends object>(load: () => Promise<{ default: ComponentType<P> }>): LazyPart<P> {
   let loaded: ComponentType<P> | undefined;
-  const fetchAhead = (): Promise<void> =>
+  const fetchAhead = (): void => {
     load().then(
       (made) => {
         loaded = made.default;
@@ -21,6 +21,7 @@ export function lazyPart<P extends object>(load: () => Promise<{ default: Compon
       // Told when it is shown and does not come.
       () => undefined,
     );
+  };
   return Object.assign(
     function LazyPart(props: P) {
       const [Part, setPart] = useState<ComponentType<P> | undefined>(() => loaded);

@@ -8,6 +8,7 @@ import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-compo
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { BareButton, MainButton } from '../kit/Button';
+import { isOnPad } from '../kit/Keypad';
 import { MenuButton } from '../kit/MenuButton';
 import { CameraButton } from '../photos/AddPhotos';
 import { fieldUrl } from '../stations/arrival';
@@ -197,7 +198,7 @@ export function PassCard({
 }
 
 function isTap(target: EventTarget): boolean {
-  if (!(target instanceof Element) || target.closest('[role="group"][aria-label^="Keys for"]')) return false;
+  if (!(target instanceof Element) || isOnPad(target)) return false;
   return isRadio(target) || target.closest('button, label, [role="radio"]') !== null;
 }
 

@@ -1,7 +1,7 @@
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { startTransition, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { PAD } from '../kit/Keypad';
+import { isOnPad } from '../kit/Keypad';
 import type { SurveyStore } from './survey-store';
 
 /** What somebody does next, told before the browser itself does anything about it. */
@@ -57,9 +57,6 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
 
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
-
-const isOnPad = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest(`[${PAD}]`) !== null;
 
 /** What the browser has changed already and nobody has read yet, a text, a tick or an answer: drawing it now would take it back. The press or key before it has caught up. */
 const isHalfDone = ({ type, target }: Event): boolean => type === 'input' || (type === 'click' && isField(target));

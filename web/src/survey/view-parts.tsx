@@ -37,7 +37,7 @@ export const viewAt = (address: string | undefined): View =>
 
 /** Has one come while something else is still being waited for. */
 export function fetchView(view: View): void {
-  void PARTS[view].fetchAhead();
+  PARTS[view].fetchAhead();
 }
 
 /**
@@ -47,7 +47,7 @@ export function fetchView(view: View): void {
 export async function fetchEveryView(left: AbortSignal): Promise<void> {
   for (const part of Object.values(PARTS)) {
     if (left.aborted) return;
-    void part.fetchAhead();
+    part.fetchAhead();
     await new Promise((resolve) => setTimeout(resolve));
   }
 }
