@@ -86,6 +86,26 @@ describe('the next question', () => {
     expect(question()).toBe('Meter: what is its maximum current?');
   });
 
+  it('keys a figure to its end where its first digit turns what is asked into a look, which comes next', async () => {
+    const { survey } = await atSurvey('next', {
+      changes: [
+        ({ supply }) => {
+          for (const node of supply.nodes) if (['meter', 'cut-out'].includes(node.kind)) delete node.ratingA;
+        },
+      ],
+    });
+    while (question() !== 'Meter: what is its maximum current?') press('Leave open');
+    for (const key of ['8', '0']) {
+      const keys = within(card()).getByRole('group', { name: 'Keys for Maximum current' });
+      fireEvent.click(within(keys).getByRole('button', { name: key, hidden: true }));
+      await aMoment();
+    }
+    expect(survey().supply.nodes.find(({ kind }) => kind === 'meter')?.ratingA).toBe(80);
+    press('Next');
+    expect(question()).toMatch(/^Meter: /);
+    expect(within(card()).getByRole('radio', { name: /^Looked, fine/ })).toBeTruthy();
+  });
+
   it('a card of several answers stays until the last of them, though its question is settled before', async () => {
     const { survey } = await atSurvey('next', {
       changes: [

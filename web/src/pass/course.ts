@@ -14,8 +14,16 @@ export interface Standing {
 /** Every card of the pass in its order. */
 export function cardsOf({ stops }: QuickPass): Standing[] {
   return stops.flatMap(({ id, name, questions }) =>
-    questions.map((question, at) => ({ key: questionKey(question), question, stop: id, stopName: name, at })),
+    questions.map((question, at) => ({ key: cardKey(question), question, stop: id, stopName: name, at })),
   );
+}
+
+/**
+ * A check may want a figure first and a look afterwards, under one question: a card each, since the first digit of the figure would take the keys away
+ * from the others.
+ */
+function cardKey(question: Question): string {
+  return question.check === undefined ? questionKey(question) : `${questionKey(question)} ${question.field}`;
 }
 
 /**
