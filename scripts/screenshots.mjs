@@ -55,6 +55,11 @@ async function playRow(page) {
   await cars.getByText('40 of 40 played').waitFor({ timeout: 60_000 });
 }
 
+/** Every option with its sum, which comes from the server. */
+async function priced(page) {
+  await page.getByText(/^£/).first().waitFor();
+}
+
 /** Every bay compared. */
 async function compareBays(page) {
   await page.getByRole('list', { name: 'Bays' }).waitFor({ timeout: 60_000 });
@@ -103,7 +108,7 @@ const VIEWS = [
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
   ['loads', DESK, 'paper', 'Larkrise', 'loads'],
   ['pool', DESK, 'paper', 'Candle Court', 'pool', playRow, '^How many cars'],
-  ['compare', DESK, 'paper', 'Larkrise', 'compare', undefined, '^Options'],
+  ['compare', DESK, 'paper', 'Larkrise', 'compare', priced, '^Options'],
   ['circuit', DESK, 'paper', 'Boathouse', 'circuit'],
   ['route', DESK, 'paper', 'Larkrise', 'route'],
   ['pack', DESK, 'paper', 'Larkrise', 'pack', handIn, '^Packs'],

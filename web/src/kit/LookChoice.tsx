@@ -54,11 +54,13 @@ const SHAPES = { fine: Check, 'not-fine': CircleAlert, 'could-not-see': EyeOff, 
 /** What came of looking at one thing. Nothing is chosen until somebody has looked. */
 export function LookChoice({
   label,
+  hideLabel = false,
   value,
   onChange,
   words = LOOK_WORDS,
 }: {
   readonly label: string;
+  readonly hideLabel?: boolean;
   readonly value: Look | undefined;
   readonly onChange: (value: Look) => void;
   readonly words?: Partial<Readonly<Record<Look, string>>>;
@@ -73,7 +75,9 @@ export function LookChoice({
       }}
     >
       <Label>
-        <FieldLabel style={{ fontWeight: 500 }}>{label}</FieldLabel>
+        <FieldLabel className={hideLabel ? 'unseen' : ''} style={{ fontWeight: 500 }}>
+          {label}
+        </FieldLabel>
       </Label>
       <Tiles style={{ '--answers': Object.keys(words).length }}>
         {(Object.keys(words) as Look[]).map((look) => {

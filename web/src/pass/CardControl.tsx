@@ -57,7 +57,7 @@ export function CardControl({ question }: { readonly question: Question }) {
   if (places.length > 0) return <OneByOne places={places} />;
   const node = survey.supply.nodes.find(({ id }) => id === question.subjectId);
   if (question.check !== undefined && question.subjectId !== undefined && question.field === 'supply.nodes.checks')
-    return <CheckAnswer nodeId={question.subjectId} check={question.check} question={question.title} />;
+    return <CheckAnswer nodeId={question.subjectId} check={question.check} question={question.title} hideLabel />;
   if (node && question.field === 'supply.nodes.ratingA')
     return (
       <Field

@@ -10,10 +10,13 @@ export function CheckAnswer({
   nodeId,
   check,
   question,
+  hideLabel = false,
 }: {
   readonly nodeId: string;
   readonly check: Check;
   readonly question: string;
+  /** Where the question is said already, as on its card. */
+  readonly hideLabel?: boolean;
 }) {
   const { survey } = useSurvey();
   const set = useSet();
@@ -29,6 +32,7 @@ export function CheckAnswer({
       >
         <LookChoice
           label={question}
+          hideLabel={hideLabel}
           value={answered?.answer}
           onChange={(answer) => {
             // Answered by itself: no longer taken together with others.
