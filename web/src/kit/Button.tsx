@@ -57,6 +57,14 @@ export const BareButton = styled(AriaButton)`
   padding: 0.4rem 0.6rem;
 `;
 
+/** A button of which a page draws a dozen at once, such as a key of a pad: the browser's own, a twentieth of the work. */
+export const LightButton = styled.button`
+  ${shape}
+  padding: 0.4rem 0.6rem;
+  /* Two quick taps are two keys, and do not enlarge the page. */
+  touch-action: manipulation;
+`;
+
 /** An address that looks like a button. */
 export const ButtonLink = styled.a`
   ${shape}

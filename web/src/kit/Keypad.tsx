@@ -1,7 +1,8 @@
 import { Delete } from 'lucide-react';
 import styled from 'styled-components';
-import { BareButton } from './Button';
+import { LightButton } from './Button';
 import type { PadKey } from './keyed';
+import { PAD } from './pressed';
 
 const Keys = styled.div`
   display: grid;
@@ -10,7 +11,7 @@ const Keys = styled.div`
   margin-top: 0.4rem;
 `;
 
-const Key = styled(BareButton)`
+const Key = styled(LightButton)`
   min-height: 46px;
   border-color: var(--line);
   background: var(--surface);
@@ -18,12 +19,6 @@ const Key = styled(BareButton)`
 `;
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
-
-const PAD = 'data-pad';
-
-/** Whether that is a key of a pad, which is typed with, and no button that does something. */
-export const isOnPad = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest(`[${PAD}]`) !== null;
 
 /** Digits for a thumb. What a whole number has no use for is not there. */
 export function Keypad({
@@ -40,10 +35,11 @@ export function Keypad({
   const one = (key: PadKey, face: React.ReactNode = key, name?: string): React.JSX.Element => (
     <Key
       key={key}
+      type="button"
       // The keyboard has keys of its own for these.
-      excludeFromTabOrder
-      {...(name === undefined ? {} : { 'aria-label': name })}
-      onPress={() => {
+      tabIndex={-1}
+      aria-label={name}
+      onClick={() => {
         onKey(key);
       }}
     >
@@ -51,7 +47,7 @@ export function Keypad({
     </Key>
   );
   return (
-    <Keys role="group" aria-label={`Keys for ${label}`} {...{ [PAD]: true }}>
+    <Keys role="group" aria-label={`Keys for ${label}`} {...PAD}>
       {DIGITS.map((digit) => one(digit))}
       {signed ? one('−', '−', 'Minus') : whole ? one('clear', 'C', 'Clear') : one('.', '.', 'Point')}
       {one('0')}

@@ -1,4 +1,5 @@
 import { puttingOff } from '@keen-gauge/core/questions/put-off';
+import type { Question } from '@keen-gauge/core/questions/question';
 import type { LookStop } from '@keen-gauge/core/look-list';
 import { settlingPath } from '@keen-gauge/core/settling-path';
 import type { PutOffTo } from '@keen-gauge/core/survey/put-off';
@@ -8,8 +9,8 @@ import { Button as Trigger, Disclosure, DisclosurePanel } from 'react-aria-compo
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { BareButton, MainButton } from '../kit/Button';
-import { isOnPad } from '../kit/Keypad';
 import { MenuButton } from '../kit/MenuButton';
+import { isOnPad } from '../kit/pressed';
 import { CameraButton } from '../photos/AddPhotos';
 import { fieldUrl } from '../stations/arrival';
 import { freshId } from '../stations/bound';
@@ -122,7 +123,7 @@ export interface PassCardProps {
 
 /** One open question: what is asked, its big answers or keys, the photograph that proves it, and why it matters. */
 export function PassCard({
-  standing: { question, stopName },
+  standing: { key, question, stopName },
   answered,
   leftHere,
   left,
@@ -134,8 +135,6 @@ export function PassCard({
 }: PassCardProps) {
   const { survey, store, job, me } = useSurvey();
   const navigate = useNavigate();
-  // Worded as it was when the card came: a title that is reworded while its answer is keyed would move the keys.
-  const [asked] = useState({ title: question.title, why: question.why });
   const choose = (to: PutOffTo | 'station'): void => {
     if (to === 'station') {
       void navigate(fieldUrl(job.id, question.station, settlingPath(question)));
@@ -155,6 +154,31 @@ export function PassCard({
           {waiting.map(({ id, questions }) => `, ${questions.length} ${WAITS[id] ?? ''}`).join('')}
         </span>
       </Progress>
+      <Asked key={key} question={question} heading={heading} onTap={onTap} />
+      <Foot>
+        <BareButton aria-label="Question before" isDisabled={!onBack} onPress={() => onBack?.()}>
+          <ArrowLeft size={20} aria-hidden />
+        </BareButton>
+        {about && question.photo !== undefined && <CameraButton {...about} of={question.photo} />}
+        <MenuButton label="Skip" options={SKIPS} onChoose={choose} />
+        <MainButton onPress={onNext}>
+          {answered ? 'Next' : 'Leave open'} <ArrowRight size={18} aria-hidden />
+        </MainButton>
+      </Foot>
+    </Frame>
+  );
+}
+
+/** The question and what answers it, made anew for every card. */
+function Asked({
+  question,
+  heading,
+  onTap,
+}: { readonly question: Question } & Pick<PassCardProps, 'heading' | 'onTap'>) {
+  // Worded as it was when the card came: a title that is reworded while its answer is keyed would move the keys.
+  const [asked] = useState({ title: question.title, why: question.why });
+  return (
+    <>
       <Disclosure>
         <TitleRow>
           <h1 id="station-name" tabIndex={-1} ref={heading}>
@@ -183,17 +207,7 @@ export function PassCard({
       >
         <CardControl question={question} />
       </div>
-      <Foot>
-        <BareButton aria-label="Question before" isDisabled={!onBack} onPress={() => onBack?.()}>
-          <ArrowLeft size={20} aria-hidden />
-        </BareButton>
-        {about && question.photo !== undefined && <CameraButton {...about} of={question.photo} />}
-        <MenuButton label="Skip" options={SKIPS} onChoose={choose} />
-        <MainButton onPress={onNext}>
-          {answered ? 'Next' : 'Leave open'} <ArrowRight size={18} aria-hidden />
-        </MainButton>
-      </Foot>
-    </Frame>
+    </>
   );
 }
 

@@ -34,6 +34,7 @@ describe('the next question', () => {
     press('Next');
     expect(survey().place.addressLine1).toBe('3 Test Lane');
     expect(question()).toBe('What is the meter point number?');
+    expect(document.activeElement?.textContent).toBe('What is the meter point number?');
   });
 
   it('one tap answers and goes on; back shows the answer again, and another may be given', async () => {
@@ -122,5 +123,6 @@ describe('the next question', () => {
     expect(survey().proposals[0]?.circuit).toMatchObject({ deviceRatingA: 40, curve: 'B' });
     await aMoment();
     expect(question()).not.toMatch(/which device/);
+    expect(document.activeElement?.textContent).toBe(question());
   });
 });

@@ -1,5 +1,5 @@
 import { quickPass } from '@keen-gauge/core/quick-pass';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Button, MainButton } from '../kit/Button';
 import { Panel, Row, Stack } from '../kit/Panel';
@@ -15,8 +15,8 @@ const SEEN_MS = 350;
 /** One question at a time over all that is open, in the order that saves steps on site. */
 export default function PassView() {
   const { survey, assessment, job } = useSurvey();
-  const pass = quickPass(survey, assessment);
-  const cards = cardsOf(pass);
+  const pass = useMemo(() => quickPass(survey, assessment), [survey, assessment]);
+  const cards = useMemo(() => cardsOf(pass), [pass]);
   const [at, setAt] = useState<Standing | null>(() => cardAfter(pass, null, new Set()));
   const [trail, setTrail] = useState<readonly Standing[]>([]);
   const [passed, setPassed] = useState<ReadonlySet<string>>(new Set());
@@ -30,7 +30,6 @@ export default function PassView() {
   const goTo = (next: Standing | null): void => {
     setTapped(false);
     setAt(next);
-    heading.current?.focus({ preventScroll: true });
     window.scrollTo({ top: 0 });
   };
   const goOn = (): void => {
@@ -59,6 +58,14 @@ export default function PassView() {
       clearTimeout(timer);
     };
   }, [complete, tapped, standing]);
+
+  // Readers of the screen and keys start at the next question, once it stands.
+  const from = useRef(standing);
+  useEffect(() => {
+    if (from.current === standing) return;
+    from.current = standing;
+    heading.current?.focus({ preventScroll: true });
+  }, [standing]);
 
   if (shown === null)
     return (
@@ -105,7 +112,6 @@ export default function PassView() {
     );
   return (
     <PassCard
-      key={shown.key}
       standing={shown}
       answered={answered}
       leftHere={cards.filter(({ stop }) => stop === shown.stop).length}

@@ -1,7 +1,9 @@
 /** @jest-environment jsdom */
 import { settledSurvey } from '@keen-gauge/core/testing/settled-survey';
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { Choice } from '../kit/Choice';
 import { Keypad } from '../kit/Keypad';
+import { NumberInput } from '../kit/NumberInput';
 import { SurveyStore, type Links } from './survey-store';
 import { useShown } from './use-shown';
 
@@ -41,6 +43,25 @@ function page() {
           signed={false}
           onKey={(key) => {
             store.set(['place', 'addressLine2'], `${store.get().survey.place.addressLine2 ?? ''}${key}`);
+          }}
+        />
+        <Choice
+          label="Answered"
+          value={undefined}
+          options={[{ value: 'answer', label: 'An answer' }]}
+          onChange={(value) => {
+            store.set(['place', 'addressLine2'], value);
+          }}
+        />
+        <NumberInput
+          label="Usual"
+          unit="A"
+          value={undefined}
+          least={1}
+          most={100}
+          usual={[63]}
+          onChange={(value) => {
+            store.set(['place', 'addressLine2'], String(value));
           }}
         />
         <input type="checkbox" aria-label="Add by a tick" checked={false} onChange={add} />
@@ -107,6 +128,18 @@ describe('the survey as the page shows it', () => {
     fireEvent.click(screen.getByRole('button', { name: '5' }));
     fireEvent.click(screen.getByRole('button', { name: 'Add' }));
     expect(store.get().survey.place.addressLine2).toBe('805+');
+  });
+
+  it.each([
+    ['an answer', () => screen.getByText('An answer'), 'answer'],
+    ['a usual value', () => screen.getByRole('button', { name: 'Usual: 63 A' }), '63'],
+  ])('follows %s, which shows itself as chosen', (_what, found, said) => {
+    const { store, shown, follow } = page();
+    fireEvent.click(found());
+    expect(store.get().survey.place.addressLine2).toBe(said);
+    expect(shown()).toBe('');
+    follow();
+    expect(shown()).toBe(said);
   });
 
   it('leaves a tick that the browser has changed to be read, and catches up at the press before it', () => {

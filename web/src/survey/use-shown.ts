@@ -1,17 +1,17 @@
 import type { Survey } from '@keen-gauge/core/survey/survey';
 import { startTransition, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { isOnPad } from '../kit/Keypad';
+import { showsItself } from '../kit/pressed';
 import type { SurveyStore } from './survey-store';
 
 /** What somebody does next, told before the browser itself does anything about it. */
 const ABOUT_TO_ACT = ['pointerdown', 'keydown', 'beforeinput', 'click', 'input'] as const;
 
 /**
- * The survey as the page around the field that is typed in shows it. The field has its own place (`useField`) and is drawn at once; the gauge, the walk
+ * The survey as the page around the field that is typed in or answered shows it. The field has its own place (`useField`) and is drawn at once; the gauge, the walk
  * and the station follow in pieces between frames, begun anew where another key comes. Before anybody does anything else all of it has followed, so that
- * everything is done to what is there and not to what was there before the last key. What a button does is shown at once, but for the keys of a pad: it may be what is
- * pressed next that it puts somewhere else.
+ * everything is done to what is there and not to what was there before the last key. What any other button does is shown at once: it may be what is pressed next
+ * that it puts somewhere else.
  */
 export function useShown(store: SurveyStore, later: (work: () => void) => void = afterFrame): Survey {
   const [shown, show] = useState(() => store.get().survey);
@@ -21,7 +21,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
   }, [shown]);
 
   useEffect(() => {
-    let isTyping = false;
+    let isShowingItself = false;
     let isToFollow = false;
     let asked = drawn.current;
     const showNow = (): void => {
@@ -30,7 +30,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
     };
     const follow = (): void => {
       if (asked === store.get().survey) return;
-      if (!isTyping) showNow();
+      if (!isShowingItself) showNow();
       else if (!isToFollow) {
         isToFollow = true;
         later(() => {
@@ -40,7 +40,7 @@ export function useShown(store: SurveyStore, later: (work: () => void) => void =
       }
     };
     const act = (event: Event): void => {
-      isTyping = isField(event.target) || isOnPad(event.target);
+      isShowingItself = showsItself(event.target);
       if (drawn.current !== store.get().survey && !isHalfDone(event)) flushSync(showNow);
     };
     // What came between the first drawing and now.
