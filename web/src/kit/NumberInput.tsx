@@ -7,7 +7,7 @@ import { FieldFoot } from './FieldFoot';
 import { Keypad } from './Keypad';
 import { keyed } from './keyed';
 import { boxed, FieldLabel } from './fields';
-import { USUAL } from './pressed';
+import { SHOWS_ITSELF } from './pressed';
 import { useTyped } from './use-typed';
 
 const Row = styled.div`
@@ -139,7 +139,7 @@ export function NumberInput({
         {usual?.map((each) => (
           <Usual
             key={each}
-            {...USUAL}
+            {...SHOWS_ITSELF}
             aria-label={`${label}: ${each} ${unit}`}
             aria-pressed={value === each}
             onPress={() => {

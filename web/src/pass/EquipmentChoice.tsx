@@ -25,6 +25,8 @@ export function EquipmentChoice() {
     MOST,
   );
   const add = (kind: ProposalKind, profile?: EquipmentProfile): void => {
+    // A second tap before the card goes.
+    if (store.get().survey.proposals.length > 0) return;
     const bare = freshProposal(kind, survey.proposals);
     store.edit({ ...survey, proposals: [...survey.proposals, profile ? withProfile(bare, profile) : bare] });
   };

@@ -3,22 +3,19 @@ import { ROUTE_WORDS } from '@keen-gauge/core/route/ways';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import styled from 'styled-components';
 import { Field } from '../fields/Field';
-import { Button } from '../kit/Button';
 import { Stack } from '../kit/Panel';
 import { stateOf, StateMark } from '../kit/StateMark';
 import { useSurvey } from '../survey/SurveyContext';
 import { fitWords, withOption } from '../what-if/option-words';
 import { useWhatIf } from '../what-if/use-what-if';
+import { BigAnswers } from './BigAnswers';
 
 const WAYS: readonly OptionKind[] = ['full-rate', 'fixed-limit', 'managed'];
 
-const Way = styled(Button)`
+const Way = styled.span`
   display: grid;
-  justify-content: start;
   justify-items: start;
   gap: 0.1rem;
-  min-height: 56px;
-  text-align: left;
   & > .quiet {
     font-weight: 400;
     font-size: 0.9rem;
@@ -38,19 +35,23 @@ export function LimitChoice({ proposal }: { readonly proposal: Proposal }) {
       <p className="unseen" role="status">
         {isCurrent ? '' : 'Working it out …'}
       </p>
-      {found.map((option) => (
-        <Way
-          key={option.id}
-          isDisabled={!isCurrent}
-          onPress={() => {
+      <BigAnswers
+        least="100%"
+        isDisabled={!isCurrent}
+        answers={found.map((option) => ({
+          id: option.id,
+          says: (
+            <Way>
+              {option.title}
+              <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
+              <span className="quiet">{ROUTE_WORDS[option.route]}</span>
+            </Way>
+          ),
+          take: () => {
             store.edit(withOption(survey, option, me.name));
-          }}
-        >
-          {option.title}
-          <StateMark state={stateOf(option.holds)} words={fitWords(option)} />
-          <span className="quiet">{ROUTE_WORDS[option.route]}</span>
-        </Way>
-      ))}
+          },
+        }))}
+      />
     </Stack>
   );
 }

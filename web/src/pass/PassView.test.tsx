@@ -75,6 +75,24 @@ describe('the next question', () => {
     expect(survey().putOff).toEqual([]);
   });
 
+  it('a big answer shows that it is taken, and a second tap takes it no second time', async () => {
+    const { survey } = await atSurvey('next', {
+      changes: [
+        (changed) => {
+          changed.loads = changed.loads.filter((load) => load.class !== 'socket-circuit');
+        },
+      ],
+    });
+    while (!screen.queryByRole('button', { name: '2 rings on 32 A' })) press('Leave open');
+    const rings = screen.getByRole('button', { name: '2 rings on 32 A' });
+    fireEvent.click(rings);
+    expect(rings.getAttribute('aria-pressed')).toBe('true');
+    fireEvent.click(rings);
+    expect(survey().loads.filter((load) => load.class === 'socket-circuit')).toMatchObject([{ quantity: 2 }]);
+    await aMoment();
+    expect(screen.queryByRole('button', { name: '2 rings on 32 A' })).toBeNull();
+  });
+
   it('a figure is keyed, and counts as it is keyed', async () => {
     const { survey } = await atSurvey('next', {
       changes: [({ supply }) => delete supply.nodes.find(({ kind }) => kind === 'meter')?.ratingA],
