@@ -144,6 +144,7 @@ test('what breaks a page is found', async ({ page }) => {
       <p style="position: relative">Headroom <span style="position: absolute; left: 0">Demand</span></p>
       <button style="height: 20px">Small</button>
       <div style="width: 500px; height: 1px"></div>
+      <div style="overflow-x: auto; width: 100px"><table><tr><td style="min-width: 200px">Wide</td></tr></table></div>
     </main>`,
   );
   const faults = await layoutFaults(page);
@@ -151,6 +152,7 @@ test('what breaks a page is found', async ({ page }) => {
     'wider than the screen by px',
     '“Isolator” is broken across lines in “Isolator”',
     '“Headroom” lies on “Demand”',
+    'a table of “Wide” is wider than its place',
     '“Small” is px high',
   ]);
 });

@@ -64,6 +64,13 @@ export async function layoutFaults(page: Page): Promise<string[]> {
         if (across > 3 && down > Math.min(one.box.height, other.box.height) * 0.45)
           faults.push(`“${shown(one.text)}” lies on “${shown(other.text)}”`);
       }
+    // Rows of a file as it was filed, and documents, may be moved sideways; what the application says is not.
+    if (window.innerWidth <= 480)
+      for (const table of document.querySelectorAll('table')) {
+        const place = table.parentElement;
+        if (place && seen(table) && !table.closest('[role="region"]') && table.scrollWidth > place.clientWidth + 1)
+          faults.push(`a table of “${shown(table.textContent)}” is wider than its place`);
+      }
     if (window.innerWidth <= 480)
       for (const element of document.querySelectorAll(
         'button, input, select, textarea, label:has(input[type=radio])',

@@ -26,7 +26,7 @@ test('a clamp put on the wrong side of a split is told, moved, set, and an optio
   await expect(listed.getByRole('heading', { name: /Held to 10 A/ })).toBeVisible();
   await goTo(page, 'Limit and clamp');
   const guards = page.getByRole('region', { name: /^Guards/ });
-  await expect(guards.getByRole('row', { name: /^Cut-out 80 A/ })).toContainText('19.1 over');
+  await expect(guards.getByRole('row', { name: /^Full, 32 A/ })).toContainText('19.1 over');
 
   // The clamp beyond the split, on the other board: it misleads its controller.
   await choose(page, 'How is it kept inside the supply?', 'Clamp management');

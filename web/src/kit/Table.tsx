@@ -1,39 +1,165 @@
 import styled from 'styled-components';
 
-const Scroll = styled.div`
-  overflow-x: auto;
-  @media print {
-    overflow: visible;
+/** A table of more columns than this needs a wider place before it stands as one. */
+const FEW = 5;
+
+const asCards = `
+  &, & > tbody, & > tfoot, & > * > tr {
+    display: block;
+  }
+  & > thead {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+    white-space: nowrap;
+  }
+  & > * > tr {
+    padding: 0.5rem 0;
+    border-bottom: 1px solid var(--line);
+  }
+  & > tbody > tr > th {
+    display: block;
+    width: auto;
+    min-width: 0;
+    padding: 0 0 0.15rem;
+    border: 0;
+  }
+  & > * > tr > td {
+    display: grid;
+    grid-template-columns: minmax(5rem, 2fr) 3fr;
+    gap: 0.6rem;
+    padding: 0.1rem 0;
+    border: 0;
+    text-align: left;
+    white-space: normal;
+  }
+  & > * > tr > td::before {
+    content: attr(data-column);
+    content: attr(data-column) / '';
+    color: var(--quiet);
+    font: 0.92rem/1.5 var(--text);
   }
 `;
 
-const Ruled = styled.table`
+/** As many cells in a line as there is room for. */
+const inLines = `
+  & > * > tr {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 0.9rem;
+  }
+  & > tbody > tr > th {
+    min-width: 5.5rem;
+  }
+  & > * > tr > td {
+    display: flex;
+    align-items: baseline;
+    gap: 0.4rem;
+    font-size: 0.92rem;
+  }
+`;
+
+const Place = styled.div`
+  container-type: inline-size;
+  min-width: 0;
+`;
+
+const Ruled = styled.table<{ $many: boolean; $figures: boolean; $inLines: boolean }>`
   border-collapse: collapse;
-  min-width: 100%;
+  width: 100%;
   font-variant-numeric: tabular-nums;
   & th,
   & td {
     padding: 0.35rem 0.5rem;
     border-bottom: 1px solid var(--line);
-    text-align: left;
-    vertical-align: top;
+    text-align: ${({ $figures }) => ($figures ? 'right' : 'left')};
+    vertical-align: ${({ $figures }) => ($figures ? 'middle' : 'top')};
+  }
+  & td {
+    white-space: ${({ $figures }) => ($figures ? 'nowrap' : 'normal')};
   }
   & th {
     font-weight: 600;
     hyphens: none;
+    text-align: left;
+  }
+  & thead th:not(:first-child) {
+    text-align: ${({ $figures }) => ($figures ? 'right' : 'left')};
   }
   /* What a row is about is read first, however much its cells say. */
-  & tbody th {
+  & > tbody > tr > th {
     min-width: 9rem;
-    width: 28%;
+    width: ${({ $figures }) => ($figures ? 'auto' : '28%')};
+  }
+  @container (max-width: ${({ $many }) => ($many ? '56rem' : '34rem')}) {
+    ${asCards}
+    ${({ $inLines }) => ($inLines ? inLines : '')}
   }
 `;
 
-/** Words side by side in rows; scrolls sideways, also by the keyboard, where the screen is narrow. */
-export function Table({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+export interface TableRow {
+  readonly id: string;
+  /** What the row is about. */
+  readonly about: React.ReactNode;
+  /** One for each column after the first. */
+  readonly cells: readonly React.ReactNode[];
+}
+
+/** A column with what is said of it once, at its head. */
+export interface Column {
+  readonly name: string;
+  readonly note: string;
+}
+
+export interface TableProps {
+  readonly label: string;
+  /** The names of the columns, what a row is about first. */
+  readonly columns: readonly (string | Column)[];
+  readonly rows: readonly TableRow[];
+  /** Whether the cells are figures, which stand under each other by their last digit. */
+  readonly figures?: boolean;
+  /** Whether the cells of a card are short enough to stand beside each other. */
+  readonly short?: boolean;
+}
+
+/** Rows of words or figures side by side; where that would be wider than its place, as on a phone, a card for each row. */
+export function Table({ label, columns, rows, figures = false, short = false }: TableProps) {
+  const [first, ...others] = columns.map((column) =>
+    typeof column === 'string' ? { name: column, note: '' } : column,
+  );
+  // Their roles are said: a table that is drawn as cards is still read as a table.
+  const row = ({ id, about, cells }: TableRow): React.JSX.Element => (
+    <tr key={id} role="row">
+      <th scope="row" role="rowheader">
+        {about}
+      </th>
+      {cells.map((cell, at) => (
+        <td key={`${at} ${others[at]?.name ?? ''}`} role="cell" data-column={others[at]?.name}>
+          <span>{cell}</span>
+        </td>
+      ))}
+    </tr>
+  );
   return (
-    <Scroll tabIndex={0} role="group" aria-label={label}>
-      <Ruled>{children}</Ruled>
-    </Scroll>
+    <Place>
+      <Ruled role="table" aria-label={label} $many={columns.length > FEW} $figures={figures} $inLines={short}>
+        <thead role="rowgroup">
+          <tr role="row">
+            <th scope="col" role="columnheader">
+              {first?.name}
+            </th>
+            {others.map(({ name, note }, at) => (
+              <th key={`${at} ${name}`} scope="col" role="columnheader">
+                {name} {note !== '' && <span className="quiet">{note}</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody role="rowgroup">{rows.map(row)}</tbody>
+      </Ruled>
+    </Place>
   );
 }

@@ -76,26 +76,16 @@ export function BillingPanel() {
 
 function Months({ months }: { readonly months: readonly BilledMonth[] }) {
   return (
-    <Table label="An outlet a month">
-      <thead>
-        <tr>
-          <th scope="col">Miles a year</th>
-          <th scope="col">kWh</th>
-          <th scope="col">From the row</th>
-          <th scope="col">From an own supply</th>
-        </tr>
-      </thead>
-      <tbody>
-        {months.map(({ milesPerYear, kwh, pence, ownPence }) => (
-          <tr key={milesPerYear}>
-            <th scope="row">{milesPerYear}</th>
-            <td>{Math.round(kwh)}</td>
-            <td>{pounds(pence)}</td>
-            <td>{ownPence === null ? 'not known' : pounds(ownPence)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </Table>
+    <Table
+      label="An outlet a month"
+      figures
+      columns={['Miles a year', 'kWh', 'From the row', 'From an own supply']}
+      rows={months.map(({ milesPerYear, kwh, pence, ownPence }) => ({
+        id: String(milesPerYear),
+        about: milesPerYear,
+        cells: [Math.round(kwh), pounds(pence), ownPence === null ? 'not known' : pounds(ownPence)],
+      }))}
+    />
   );
 }
 

@@ -1,40 +1,13 @@
 import type { TrialRecord, TrialSpread, TrialWayResult } from '@keen-gauge/core/survey/trial';
 import { useState } from 'react';
-import styled from 'styled-components';
 import { lazyPart } from '../kit/lazy-part';
 import { Select } from '../kit/Select';
+import { Table } from '../kit/Table';
 import { FIGURES, type TrialFigure } from './figures';
 
 const QuantileChart = lazyPart(() => import('./QuantileChart'));
 
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  min-width: 100%;
-  font-variant-numeric: tabular-nums;
-  & th,
-  & td {
-    padding: 0.3rem 0.5rem;
-    border-bottom: 1px solid var(--line);
-    text-align: right;
-    vertical-align: bottom;
-  }
-  & td {
-    white-space: nowrap;
-    font-size: 0.93rem;
-  }
-  & th {
-    hyphens: none;
-    overflow-wrap: normal;
-  }
-  & th:first-child {
-    text-align: left;
-    white-space: nowrap;
-  }
-`;
+const withUnit = (name: string, unit: string): string => (unit === '' ? name : `${name}, ${unit}`);
 
 /** Each way over all years played: the middle household-year and what nineteen in twenty stay under; one figure drawn. */
 export function TrialFigures({ record }: { readonly record: TrialRecord }) {
@@ -57,38 +30,26 @@ export function TrialFigures({ record }: { readonly record: TrialRecord }) {
           Assumed: {assumedWords(record)}. List the appliances, or confirm the loads, and play it again.
         </p>
       )}
-      <Scroll tabIndex={0} role="group" aria-label="Figures of the trial">
-        <Table>
-          <thead>
-            <tr>
-              <th scope="col">Way</th>
-              {FIGURES.map(({ id, name, unit }) => (
-                <th key={id} scope="col">
-                  {name}
-                  {unit === '' ? '' : `, ${unit}`}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {ways.map((way) => (
-              <tr key={way.id}>
-                <th scope="row">{way.name}</th>
-                {FIGURES.map(({ id, digits }) => (
-                  <td key={id} className="figures">
-                    {cell(way[id], digits)}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      </Scroll>
+      <Table
+        label="Figures of the trial"
+        figures
+        short
+        columns={['Way', ...FIGURES.map(({ name, unit }) => withUnit(name, unit))]}
+        rows={ways.map((way) => ({
+          id: way.id,
+          about: way.name,
+          cells: FIGURES.map(({ id, digits }) => (
+            <span key={id} className="figures">
+              {cell(way[id], digits)}
+            </span>
+          )),
+        }))}
+      />
       <div style={{ maxWidth: '16rem' }}>
         <Select
           label="Drawn"
           value={drawn}
-          options={FIGURES.map(({ id, name, unit }) => ({ value: id, label: unit === '' ? name : `${name}, ${unit}` }))}
+          options={FIGURES.map(({ id, name, unit }) => ({ value: id, label: withUnit(name, unit) }))}
           onChange={setDrawn}
         />
       </div>
@@ -109,35 +70,24 @@ function OtherParts({
   const parts = ways[0]?.parts ?? [];
   if (parts.length === 0) return null;
   return (
-    <Scroll tabIndex={0} role="group" aria-label="Other parts on the way">
-      <Table>
-        <caption style={{ textAlign: 'left' }} className="quiet">
-          Other parts on the way: highest current, A, and minutes over
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Way</th>
-            {parts.map(({ id, label, ratingA }) => (
-              <th key={id} scope="col">
-                {label ?? id}, {ratingA} A
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {ways.map((way) => (
-            <tr key={way.id}>
-              <th scope="row">{way.name}</th>
-              {(way.parts ?? []).map(({ id, highestA, minutesOver }) => (
-                <td key={id} className="figures">
-                  {cell(highestA, 1)} A; {cell(minutesOver, 0)} min
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-    </Scroll>
+    <>
+      <p className="quiet">Other parts on the way: highest current, A, and minutes over</p>
+      <Table
+        label="Other parts on the way"
+        figures
+        short
+        columns={['Way', ...parts.map(({ id, label, ratingA }) => `${label ?? id}, ${ratingA} A`)]}
+        rows={ways.map((way) => ({
+          id: way.id,
+          about: way.name,
+          cells: (way.parts ?? []).map(({ id, highestA, minutesOver }) => (
+            <span key={id} className="figures">
+              {cell(highestA, 1)} A; {cell(minutesOver, 0)} min
+            </span>
+          )),
+        }))}
+      />
+    </>
   );
 }
 

@@ -39,27 +39,23 @@ export function ComparePanel({ rules }: { readonly rules: FirmRules }) {
           ? 'The two say the same.'
           : `${differing.length} ${differing.length === 1 ? 'line differs' : 'lines differ'}.`}
       </p>
-      <Table label="The two sets of rules">
-        <thead>
-          <tr>
-            <th scope="col">Term</th>
-            <th scope="col">{one?.title}</th>
-            <th scope="col">{other?.title}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(shown === 'all' ? lines : differing).map((line) => (
-            <tr key={line.title}>
-              <th scope="row">
-                {line.title}
-                {line.differs && <span style={{ color: 'var(--accent)' }}> · differs</span>}
-              </th>
-              <Cell value={line.one} source={line.oneSource} strong={line.differs} />
-              <Cell value={line.other} source={line.otherSource} strong={line.differs} />
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <Table
+        label="The two sets of rules"
+        columns={['Term', one?.title ?? 'One', other?.title ?? 'The other']}
+        rows={(shown === 'all' ? lines : differing).map((line) => ({
+          id: line.title,
+          about: (
+            <>
+              {line.title}
+              {line.differs && <span style={{ color: 'var(--accent)' }}> · differs</span>}
+            </>
+          ),
+          cells: [
+            <Cell key="one" value={line.one} source={line.oneSource} strong={line.differs} />,
+            <Cell key="other" value={line.other} source={line.otherSource} strong={line.differs} />,
+          ],
+        }))}
+      />
     </Panel>
   );
 }
@@ -74,13 +70,13 @@ function Cell({
   readonly strong: boolean;
 }) {
   return (
-    <td>
+    <>
       {strong ? <strong>{value}</strong> : value}
       {source !== '' && (
         <span className="quiet" style={{ display: 'block', fontSize: '0.88rem' }}>
           {source}
         </span>
       )}
-    </td>
+    </>
   );
 }

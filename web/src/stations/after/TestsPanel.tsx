@@ -25,29 +25,24 @@ export function TestsPanel({ proposal }: { readonly proposal: Proposal }) {
     <section aria-label={`Tests of ${name}`} style={{ display: 'grid', gap: '0.9rem' }}>
       <Panel>
         <h2>{name}: tests</h2>
-        <Table label={`Tests of ${name}`}>
-          <thead>
-            <tr>
-              <th scope="col">Test</th>
-              <th scope="col">Measured</th>
-              <th scope="col">Limit</th>
-              <th scope="col">Verdict</th>
-            </tr>
-          </thead>
-          <tbody>
-            {tests.map(({ id, title, measured, limit, state, says }) => (
-              <tr key={id}>
-                <th scope="row">{title}</th>
-                <td className="figures">{measured}</td>
-                <td>{limit}</td>
-                <td>
-                  <StateMark state={state === 'passes' ? 'holds' : state} words={WORDS[state]} />
-                  {says !== '' && <span className="quiet">: {says}</span>}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <Table
+          label={`Tests of ${name}`}
+          columns={['Test', 'Measured', 'Limit', 'Verdict']}
+          rows={tests.map(({ id, title, measured, limit, state, says }) => ({
+            id,
+            about: title,
+            cells: [
+              <span key="measured" className="figures">
+                {measured}
+              </span>,
+              limit,
+              <span key="verdict">
+                <StateMark state={state === 'passes' ? 'holds' : state} words={WORDS[state]} />
+                {says !== '' && <span className="quiet">: {says}</span>}
+              </span>,
+            ],
+          }))}
+        />
         <BoundAnswer path={[...path, 'polarity']} label="Polarity right at every point?" />
         <BoundAnswer
           path={[...path, 'works']}

@@ -1,37 +1,11 @@
 import { exceeds } from '@keen-gauge/core/worked';
 import { guardTable, type GuardCell } from '@keen-gauge/core/options/guard-table';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
-import styled from 'styled-components';
+import { MoreOnPhone } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
 import { stateOf, StateMark } from '../../kit/StateMark';
+import { Table } from '../../kit/Table';
 import { useSurvey } from '../../survey/SurveyContext';
-
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  min-width: 100%;
-  font-variant-numeric: tabular-nums;
-  & th,
-  & td {
-    padding: 0.3rem 0.5rem;
-    border-bottom: 1px solid var(--line);
-    text-align: right;
-    white-space: nowrap;
-  }
-  & th:first-child {
-    text-align: left;
-    font-weight: 400;
-    position: sticky;
-    left: 0;
-    background: var(--surface);
-  }
-  & tfoot td {
-    border-top: 2px solid var(--ink);
-  }
-`;
 
 /** Every node between the street and the charger, in every way of running it: what is left, or by how much it is over. */
 export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
@@ -40,46 +14,35 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
   if (table.modes.length === 0) return null;
   return (
     <Panel aria-label={`Guards: ${proposal.label ?? 'New charger'}`}>
-      <h2>What each node has left</h2>
-      <p className="quiet">Everything else there, and the charger so run, checked against each rating, street first.</p>
-      <Scroll tabIndex={0} role="group" aria-label="Amperes left at each node">
-        <Table>
-          <thead>
-            <tr>
-              <th scope="col">Node</th>
-              {table.modes.map(({ id, name }) => (
-                <th key={id} scope="col">
-                  {name}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {table.nodes.map(({ id, label, ratingA }, at) => (
-              <tr key={id}>
-                <th scope="row">
-                  {label} <span className="quiet">{ratingA === null ? 'rating ?' : `${ratingA} A`}</span>
-                </th>
-                {table.modes.map((mode) => (
-                  <td key={mode.id}>
-                    <Cell cell={mode.cells[at]} />
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <th scope="row">Holds?</th>
-              {table.modes.map(({ id, holds }) => (
-                <td key={id}>
-                  <StateMark state={stateOf(holds)} />
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        </Table>
-      </Scroll>
+      <MoreOnPhone
+        label={<h2 style={{ display: 'inline' }}>What each node has left</h2>}
+        note={`${table.modes.filter(({ holds }) => holds === true).length} of ${table.modes.length} ways hold`}
+      >
+        <p className="quiet">
+          Everything else there, and the charger so run, checked against each rating, street first.
+        </p>
+        <Table
+          label="Amperes left at each node"
+          figures
+          short
+          columns={[
+            'Run at',
+            'Holds?',
+            ...table.nodes.map(({ label, ratingA }) => ({
+              name: label,
+              note: ratingA === null ? 'rating ?' : `${ratingA} A`,
+            })),
+          ]}
+          rows={table.modes.map(({ id, name, holds, cells }) => ({
+            id,
+            about: name,
+            cells: [
+              <StateMark key="holds" state={stateOf(holds)} />,
+              ...table.nodes.map((node, at) => <Cell key={node.id} cell={cells[at]} />),
+            ],
+          }))}
+        />
+      </MoreOnPhone>
     </Panel>
   );
 }
