@@ -1,10 +1,11 @@
 import styled from 'styled-components';
 
-/** A table of more columns than this needs a wider place before it stands as one. */
-const FEW = 5;
+/** What a column takes of a table's width before its words break badly, rem: of words, and of figures. */
+const WORDS_REM = 8.5;
+const FIGURES_REM = 7;
 
 const asCards = `
-  &, & > tbody, & > tfoot, & > * > tr {
+  &, & > tbody, & > tbody > tr {
     display: block;
   }
   & > thead {
@@ -15,7 +16,7 @@ const asCards = `
     clip-path: inset(50%);
     white-space: nowrap;
   }
-  & > * > tr {
+  & > tbody > tr {
     padding: 0.5rem 0;
     border-bottom: 1px solid var(--line);
   }
@@ -26,7 +27,7 @@ const asCards = `
     padding: 0 0 0.15rem;
     border: 0;
   }
-  & > * > tr > td {
+  & > tbody > tr > td {
     display: grid;
     grid-template-columns: minmax(5rem, 2fr) 3fr;
     gap: 0.6rem;
@@ -35,7 +36,7 @@ const asCards = `
     text-align: left;
     white-space: normal;
   }
-  & > * > tr > td::before {
+  & > tbody > tr > td::before {
     content: attr(data-column);
     content: attr(data-column) / '';
     color: var(--quiet);
@@ -45,7 +46,7 @@ const asCards = `
 
 /** As many cells in a line as there is room for. */
 const inLines = `
-  & > * > tr {
+  & > tbody > tr {
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
@@ -54,7 +55,7 @@ const inLines = `
   & > tbody > tr > th {
     min-width: 5.5rem;
   }
-  & > * > tr > td {
+  & > tbody > tr > td {
     display: flex;
     align-items: baseline;
     gap: 0.4rem;
@@ -67,7 +68,7 @@ const Place = styled.div`
   min-width: 0;
 `;
 
-const Ruled = styled.table<{ $many: boolean; $figures: boolean; $inLines: boolean }>`
+const Ruled = styled.table<{ $least: number; $figures: boolean; $inLines: boolean }>`
   border-collapse: collapse;
   width: 100%;
   font-variant-numeric: tabular-nums;
@@ -94,7 +95,7 @@ const Ruled = styled.table<{ $many: boolean; $figures: boolean; $inLines: boolea
     min-width: 9rem;
     width: ${({ $figures }) => ($figures ? 'auto' : '28%')};
   }
-  @container (max-width: ${({ $many }) => ($many ? '56rem' : '34rem')}) {
+  @container (max-width: ${({ $least }) => $least}rem) {
     ${asCards}
     ${({ $inLines }) => ($inLines ? inLines : '')}
   }
@@ -145,7 +146,13 @@ export function Table({ label, columns, rows, figures = false, short = false }: 
   );
   return (
     <Place>
-      <Ruled role="table" aria-label={label} $many={columns.length > FEW} $figures={figures} $inLines={short}>
+      <Ruled
+        role="table"
+        aria-label={label}
+        $least={columns.length * (figures ? FIGURES_REM : WORDS_REM)}
+        $figures={figures}
+        $inLines={short}
+      >
         <thead role="rowgroup">
           <tr role="row">
             <th scope="col" role="columnheader">
