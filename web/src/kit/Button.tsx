@@ -57,7 +57,7 @@ export const BareButton = styled(AriaButton)`
   padding: 0.4rem 0.6rem;
 `;
 
-/** A button of which a page draws a dozen at once, such as a key of a pad: the browser's own, a twentieth of the work. */
+/** A button of which a page draws a dozen at once, such as a key of a pad: the browser’s own, without what the interface library adds to each. */
 export const LightButton = styled.button`
   ${shape}
   padding: 0.4rem 0.6rem;

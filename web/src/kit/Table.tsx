@@ -8,13 +8,9 @@ const asCards = `
   &, & > tbody, & > tbody > tr {
     display: block;
   }
+  /* Every cell says its column instead, to those who hear the page too. */
   & > thead {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-    white-space: nowrap;
+    display: none;
   }
   & > tbody > tr {
     padding: 0.5rem 0;
@@ -38,7 +34,6 @@ const asCards = `
   }
   & > tbody > tr > td::before {
     content: attr(data-column);
-    content: attr(data-column) / '';
     color: var(--quiet);
     font: 0.92rem/1.5 var(--text);
   }

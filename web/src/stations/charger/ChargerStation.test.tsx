@@ -59,6 +59,8 @@ describe('the station of new equipment', () => {
   it('the guards: 20.52 + 32 A on 40 A are 12.5 over; held to 10 A 9.5 are left', async () => {
     await atSurvey('limit', { changes: [(survey) => (nodeOf(survey, 'cut-out').ratingA = 40)] });
     const guards = within(region(/^Guards/));
+    // 40 − 20.52 = 19.48 A: of 32, 25, 20, 16, 13, 10 and 6 A the last four hold.
+    expect(region(/^Guards/).textContent).toContain('4 of 7 ways hold');
     expect(guards.getByRole('columnheader', { name: 'Cut-out 40 A' })).toBeTruthy();
     const cutOut = (way: RegExp): string | undefined =>
       within(guards.getByRole('row', { name: way }))
@@ -66,6 +68,11 @@ describe('the station of new equipment', () => {
         .find(({ dataset }) => dataset['column'] === 'Cut-out')?.textContent;
     expect(cutOut(/^Full, 32 A/)).toBe('12.5 over');
     expect(cutOut(/^10 A/)).toBe('9.5 left');
+  });
+
+  it('the guards: a way of which it is not known whether it holds is told as such, and not as one that fails', async () => {
+    await atSurvey('limit', { changes: [(survey) => delete nodeOf(survey, 'meter').ratingA] });
+    expect(region(/^Guards/).textContent).toMatch(/0 of 7 ways hold, [1-7] not known/);
   });
 
   it('a clamp: on the wrong side it is told to see nothing of the charger; before the meter it is refused', async () => {

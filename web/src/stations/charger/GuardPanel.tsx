@@ -1,5 +1,5 @@
 import { exceeds } from '@keen-gauge/core/worked';
-import { guardTable, type GuardCell } from '@keen-gauge/core/options/guard-table';
+import { guardTable, type GuardCell, type GuardMode } from '@keen-gauge/core/options/guard-table';
 import type { Proposal } from '@keen-gauge/core/survey/proposal';
 import { MoreOnPhone } from '../../kit/More';
 import { Panel } from '../../kit/Panel';
@@ -16,7 +16,7 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
     <Panel aria-label={`Guards: ${proposal.label ?? 'New charger'}`}>
       <MoreOnPhone
         label={<h2 style={{ display: 'inline' }}>What each node has left</h2>}
-        note={`${table.modes.filter(({ holds }) => holds === true).length} of ${table.modes.length} ways hold`}
+        note={howManyHold(table.modes)}
       >
         <p className="quiet">
           Everything else there, and the charger so run, checked against each rating, street first.
@@ -45,6 +45,13 @@ export function GuardPanel({ proposal }: { readonly proposal: Proposal }) {
       </MoreOnPhone>
     </Panel>
   );
+}
+
+/** How many ways hold; those of which it is not known are told by themselves. */
+function howManyHold(modes: readonly GuardMode[]): string {
+  const hold = modes.filter(({ holds }) => holds === true).length;
+  const open = modes.filter(({ holds }) => holds === null).length;
+  return `${hold} of ${modes.length} ways hold${open === 0 ? '' : `, ${open} not known`}`;
 }
 
 function Cell({ cell }: { readonly cell: GuardCell | undefined }) {
