@@ -1,9 +1,20 @@
 /** A PostgreSQL server of our own on loopback: made, started and stopped without touching any other. */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { postgresBinaries } from './debian.mjs';
 import { freePort } from './ports.mjs';
 import { ROOT, RUN } from './root.mjs';
@@ -44,15 +55,33 @@ export async function startKept() {
   }
   const password = readFileSync(secretFile, 'utf8');
   const data = join(home, 'data');
-  const running = run('pg_ctl', ['-D', data, 'status'], { allowFailure: true });
-  const port = running
-    ? Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3])
-    : await start(data, join(home, 'log'), 5460, []);
-  if (!running) watchOver(data);
-  return {
-    url: urlOf(password, port),
-    stop: () => (running ? undefined : stopDatabase(data)),
-  };
+  const running = await portOfRunning(data);
+  if (running) return { url: urlOf(password, running), stop: () => undefined };
+  const port = await start(data, join(home, 'log'), 5460, []);
+  watchOver(data);
+  return { url: urlOf(password, port), stop: () => stopDatabase(data) };
+}
+
+/**
+ * The port of a database that runs and takes connections, or null when it is stopped. One that is on its way up or down
+ * is waited for: a command started just after another was killed meets the old one's database while it is being stopped.
+ */
+async function portOfRunning(data) {
+  for (const end = Date.now() + 60_000; Date.now() < end; await sleep(200)) {
+    if (!run('pg_ctl', ['-D', data, 'status'], { allowFailure: true })) return null;
+    const port = portOf(data);
+    if (port && run('pg_isready', ['-q', '-h', '127.0.0.1', '-p', `${port}`], { allowFailure: true })) return port;
+  }
+  throw new Error(`PostgreSQL runs on ${data} but takes no connections. Stop it, then start again.`);
+}
+
+/** The port in the note that a running database keeps beside its data; null where that is not there or not yet whole. */
+function portOf(data) {
+  try {
+    return Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]) || null;
+  } catch {
+    return null;
+  }
 }
 
 /** A database that lasts as long as one test run; durability is off, since nothing in it is kept. */
@@ -106,15 +135,19 @@ function watchOver(data, ...home) {
   watcher.stdin.unref();
 }
 
+/** Made beside its place and moved there whole: one cut short is made anew, not taken for a database. */
 function initialise(home, password) {
   const passwordFile = join(home, 'password');
+  const made = join(home, 'data-in-the-making');
+  rmSync(made, { recursive: true, force: true });
   writeFileSync(passwordFile, password, { mode: 0o600 });
   ownedByPostgres(passwordFile);
   run('initdb', [
-    ...['-D', join(home, 'data'), '-U', 'postgres', '--pwfile', passwordFile, '--auth', 'scram-sha-256'],
+    ...['-D', made, '-U', 'postgres', '--pwfile', passwordFile, '--auth', 'scram-sha-256'],
     ...['--encoding', 'UTF8', '--locale', 'C.UTF-8', '--no-sync'],
   ]);
   rmSync(passwordFile);
+  renameSync(made, join(home, 'data'));
 }
 
 async function start(data, log, preferredPort, settings) {
