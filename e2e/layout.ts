@@ -48,16 +48,16 @@ export async function layoutFaults(page: Page): Promise<string[]> {
         if (box) lines.push({ box, text, of });
       }
     }
-    // What is fixed or stuck lies over what scrolls beneath it, and is meant to.
-    const floats = (element: Element): boolean => {
+    // What is fixed or stuck lies over what scrolls beneath it, and is meant to; its own words do not lie on each other.
+    const afloatIn = (element: Element): Element | null => {
       for (let at: Element | null = element; at; at = at.parentElement)
-        if (['fixed', 'sticky'].includes(getComputedStyle(at).position)) return true;
-      return false;
+        if (['fixed', 'sticky'].includes(getComputedStyle(at).position)) return at;
+      return null;
     };
-    const still = lines.filter(({ of }) => !floats(of));
-    for (const [at, one] of still.entries())
-      for (const other of still.slice(at + 1)) {
-        if (one.of === other.of) continue;
+    const placed = lines.map((line) => ({ ...line, afloat: afloatIn(line.of) }));
+    for (const [at, one] of placed.entries())
+      for (const other of placed.slice(at + 1)) {
+        if (one.of === other.of || one.afloat !== other.afloat) continue;
         const across = Math.min(one.box.right, other.box.right) - Math.max(one.box.left, other.box.left);
         const down = Math.min(one.box.bottom, other.box.bottom) - Math.max(one.box.top, other.box.top);
         // Boxes of lines are taller than their letters: they may touch.

@@ -110,11 +110,13 @@ export function DayGrid({
 }) {
   return (
     <div>
-      <Names aria-hidden>
-        {WEEKDAYS.map((name) => (
-          <span key={name}>{name}</span>
-        ))}
-      </Names>
+      {month !== undefined && (
+        <Names aria-hidden>
+          {WEEKDAYS.map((name) => (
+            <span key={name}>{name}</span>
+          ))}
+        </Names>
+      )}
       <Grid aria-label="Days" style={{ '--day': month === undefined ? '14rem' : undefined }}>
         {days.map((day) => {
           const found = entries.get(day) ?? [];

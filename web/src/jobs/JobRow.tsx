@@ -32,11 +32,16 @@ const Item = styled(Link)`
   color: var(--ink);
   text-decoration: none;
   @media (max-width: 60rem) {
-    grid-template-columns: minmax(0, 1fr) auto;
+    /* Its number and its route beside each other while both fit, however large the letters are. */
+    display: flex;
+    flex-wrap: wrap;
+    & > :first-child {
+      flex: 1 1 auto;
+    }
     & > :nth-child(2),
     & > :nth-child(4),
     & > :nth-child(5) {
-      grid-column: 1 / -1;
+      flex: 1 0 100%;
     }
     & > :nth-child(2) {
       order: -1;
@@ -44,9 +49,6 @@ const Item = styled(Link)`
     & > .at-desk {
       display: none;
     }
-  }
-  @media (max-width: 21rem) {
-    grid-template-columns: minmax(0, 1fr);
   }
 `;
 

@@ -59,9 +59,17 @@ const Top = styled.div`
   align-items: end;
   gap: 0.6rem 1rem;
   @media (max-width: 44rem) {
-    grid-template-columns: minmax(0, 1fr) auto;
-    grid-template-areas: 'title new' 'search search';
+    /* The button goes under the heading where letters are so large that both do not fit. */
+    display: flex;
+    flex-wrap: wrap;
     align-items: center;
+    & > h1 {
+      flex: 1 0 auto;
+    }
+    & > div {
+      order: 1;
+      flex: 1 0 100%;
+    }
   }
 `;
 

@@ -8,9 +8,13 @@ const Bar = styled.nav`
     position: fixed;
     inset: auto 0 0 0;
     z-index: 6;
-    display: grid;
-    grid-auto-flow: column;
-    grid-auto-columns: minmax(0, 1fr);
+    /* As wide as each other; where letters are so large that a word would not fit, in two rows. */
+    display: flex;
+    flex-wrap: wrap;
+    & > * {
+      flex: 1 1 0;
+      min-width: max-content;
+    }
     background: var(--surface);
     border-top: 2px solid var(--ink);
     padding-bottom: env(safe-area-inset-bottom);

@@ -4,11 +4,19 @@ import styled from 'styled-components';
 import { BareButton } from './Button';
 
 const Frame = styled.aside`
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 0.6rem;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: end;
+  gap: 0 0.6rem;
   align-items: center;
   padding: 0.3rem 0.3rem 0.3rem 0.8rem;
+  & > span {
+    flex: 1 1 13rem;
+  }
+  & > span > svg {
+    margin-right: 0.6rem;
+    vertical-align: -0.3em;
+  }
   border: 1px dashed var(--strong-line);
   border-radius: var(--corner);
 `;
@@ -29,8 +37,10 @@ export function Hint({ id, children }: { readonly id: string; readonly children:
   if (!shown) return null;
   return (
     <Frame aria-label="Hint" className="no-print">
-      <Info size={20} aria-hidden />
-      <span>{children}</span>
+      <span>
+        <Info size={20} aria-hidden />
+        {children}
+      </span>
       <BareButton
         aria-label="Put the hint away"
         onPress={() => {
