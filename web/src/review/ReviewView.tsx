@@ -48,7 +48,7 @@ const Claims = styled.ul`
   padding: 0;
   & > li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) min(6.5rem, 28%);
+    grid-template-columns: minmax(0, 1fr) min(6.5rem, 38%);
     gap: 0.2rem 0.8rem;
     padding: 0.5rem 0;
     border-top: 1px solid var(--line);
