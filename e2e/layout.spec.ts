@@ -142,6 +142,7 @@ test('what breaks a page is found', async ({ page }) => {
     `<main style="font: 16px sans-serif">
       <p style="width: 2rem; overflow-wrap: anywhere">Isolator</p>
       <p style="position: relative">Headroom <span style="position: absolute; left: 0">Demand</span></p>
+      <nav style="position: fixed; bottom: 0"><a>Jobs</a><a style="position: absolute; left: 0">Diary</a></nav>
       <button style="height: 20px">Small</button>
       <div style="width: 500px; height: 1px"></div>
       <div style="overflow-x: auto; width: 100px"><table><tr><td style="min-width: 200px">Wide</td></tr></table></div>
@@ -152,6 +153,7 @@ test('what breaks a page is found', async ({ page }) => {
     'wider than the screen by px',
     '“Isolator” is broken across lines in “Isolator”',
     '“Headroom” lies on “Demand”',
+    '“Jobs” lies on “Diary”',
     'a table of “Wide” is wider than its place',
     '“Small” is px high',
   ]);
