@@ -21,11 +21,20 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
 
 const List = styled.dl`
   display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 0.5rem 1rem;
+  gap: 0.5rem;
   margin: 0;
+  /* Beside each other, or where letters are large under each other. */
+  & > div {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 1rem;
+  }
+  dt {
+    width: 4.4rem;
+  }
   dd {
     margin: 0;
+    flex: 1 1 9rem;
   }
   kbd {
     font: 600 0.92rem var(--figures);
@@ -40,7 +49,7 @@ export function ShortcutList() {
   return (
     <List>
       {SHORTCUTS.map(([keys, does]) => (
-        <div key={keys} style={{ display: 'contents' }}>
+        <div key={keys}>
           <dt>
             <kbd>{keys}</kbd>
           </dt>

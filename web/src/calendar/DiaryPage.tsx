@@ -79,7 +79,7 @@ export default function DiaryPage() {
               }}
             />
           </span>
-          <span style={{ minWidth: '14rem' }}>
+          <span style={{ minWidth: 'min(14rem, 100%)' }}>
             <Select
               label="Type"
               value={kind}
@@ -90,7 +90,7 @@ export default function DiaryPage() {
               onChange={setKind}
             />
           </span>
-          <span style={{ minWidth: '14rem' }}>
+          <span style={{ minWidth: 'min(14rem, 100%)' }}>
             <TextInput label="Search the diary" type="search" value={words} onChange={setWords} />
           </span>
         </Row>

@@ -22,6 +22,7 @@ const List = styled.ul`
 
 const Item = styled.li`
   border-bottom: 1px solid var(--line);
+  container-type: inline-size;
   & h3 {
     margin: 0;
     font-size: inherit;
@@ -47,6 +48,13 @@ const Opener = styled(Button)`
   }
   &[aria-expanded='true'] > svg {
     transform: rotate(180deg);
+  }
+  /* Letters so large that the answer does not fit beside what it answers. */
+  @container (max-width: 15rem) {
+    grid-template-columns: minmax(0, 1fr) 1.3rem;
+    & > :nth-child(2) {
+      grid-row: 2;
+    }
   }
 `;
 

@@ -15,6 +15,7 @@ const Group = styled(RadioGroup)`
 
 const Answers = styled.div`
   display: flex;
+  flex-wrap: wrap;
   border: 1.5px solid var(--line);
   border-radius: var(--corner);
   overflow: hidden;

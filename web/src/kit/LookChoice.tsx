@@ -8,7 +8,7 @@ import { useChosen } from './use-chosen';
 const Tiles = styled.div`
   display: grid;
   gap: 0.3rem;
-  grid-template-columns: repeat(auto-fit, minmax(8.6rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(8.6rem, 100%), 1fr));
   /* In one row where there is room for it, with no one left over in a second. */
   @media (min-width: 70rem) {
     grid-template-columns: repeat(var(--answers), minmax(0, 1fr));

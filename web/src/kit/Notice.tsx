@@ -20,9 +20,10 @@ export const NOTICE_WORDS: Readonly<Record<NoticeKind, string>> = {
 
 const Frame = styled.div`
   display: grid;
-  grid-template-columns: 1.6rem 1fr;
-  gap: 0.2rem 0.6rem;
-  padding: 0.65rem 0.8rem;
+  grid-template-columns: 26px minmax(0, 1fr);
+  /* The room about words does not grow with their letters where there is little of it. */
+  gap: 0.2rem min(0.6rem, 3vw);
+  padding: 0.65rem min(0.8rem, 3.3vw);
   border: 1px solid var(--line);
   border-left: 5px solid var(--kind);
   border-radius: var(--corner);

@@ -44,6 +44,11 @@ const Frame = styled.span`
   color: var(--way);
   font-weight: 700;
   vertical-align: bottom;
+  @media (min-width: 44rem) {
+    &[data-short] {
+      white-space: nowrap;
+    }
+  }
 `;
 
 /** The route: its shape, its words, its colour. */
@@ -58,7 +63,7 @@ export function RouteMark({
   readonly size?: number;
 }) {
   return (
-    <Frame style={{ '--way': COLOURS[way], whiteSpace: words === ROUTE_NAMES[way] ? 'nowrap' : undefined }}>
+    <Frame style={{ '--way': COLOURS[way] }} data-short={words === ROUTE_NAMES[way] ? '' : undefined}>
       <svg
         width={size}
         height={size}

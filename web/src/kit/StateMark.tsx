@@ -26,13 +26,18 @@ const Mark = styled.span`
   & > svg {
     flex: none;
   }
+  @media (min-width: 44rem) {
+    &[data-short] {
+      white-space: nowrap;
+    }
+  }
 `;
 
 export function StateMark({ state, words = WORDS[state] }: { readonly state: State; readonly words?: string }) {
   const Shape = SHAPES[state];
   return (
-    // A word is not parted from its shape; a sentence may be as long as it is.
-    <Mark style={{ color: COLOURS[state], whiteSpace: words === WORDS[state] ? 'nowrap' : undefined }}>
+    // A sentence may be as long as it is.
+    <Mark style={{ color: COLOURS[state] }} data-short={words === WORDS[state] ? '' : undefined}>
       <Shape size={18} aria-hidden /> {words}
     </Mark>
   );

@@ -37,6 +37,13 @@ const asCards = `
     color: var(--quiet);
     font: 0.92rem/1.5 var(--text);
   }
+  /* Letters so large that a column's name and its figure do not fit beside each other. */
+  @container (max-width: 13rem) {
+    & > tbody > tr > td {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0;
+    }
+  }
 `;
 
 /** As many cells in a line as there is room for. */

@@ -23,7 +23,7 @@ import { YearMap } from './YearMap';
 
 const Figures = styled.dl`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(9.5rem, 100%), 1fr));
   gap: 0.5rem 1rem;
   margin: 0;
   & dt {

@@ -49,7 +49,7 @@ export function NightPanel({
     <>
       <h3>The worst night</h3>
       <Row style={{ alignItems: 'end' }}>
-        <span style={{ minWidth: '14rem' }}>
+        <span style={{ minWidth: 'min(14rem, 100%)' }}>
           <Select
             label="Policy"
             value={policy}

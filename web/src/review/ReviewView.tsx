@@ -46,12 +46,18 @@ const Claims = styled.ul`
   list-style: none;
   margin: 0;
   padding: 0;
+  container-type: inline-size;
   & > li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) min(6.5rem, 38%);
+    grid-template-columns: minmax(0, 1fr) 6.5rem;
     gap: 0.2rem 0.8rem;
     padding: 0.5rem 0;
     border-top: 1px solid var(--line);
+  }
+  @container (max-width: 15rem) {
+    & > li {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 `;
 

@@ -59,7 +59,7 @@ export function TrialEvening({
     <section aria-label="One evening" style={{ display: 'grid', gap: '0.7rem' }}>
       <h3>The hardest day of them, second by second</h3>
       <Row style={{ alignItems: 'end' }}>
-        <span style={{ minWidth: '14rem' }}>
+        <span style={{ minWidth: 'min(14rem, 100%)' }}>
           <Select
             label="Run as"
             value={wayId}

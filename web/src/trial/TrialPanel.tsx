@@ -131,7 +131,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
       ) : (
         <Row style={{ alignItems: 'end' }}>
           {logs.length > 0 && (
-            <span style={{ minWidth: '13rem' }}>
+            <span style={{ minWidth: 'min(13rem, 100%)' }}>
               <Select
                 label="The house"
                 value={log?.id ?? HABITS}
@@ -143,7 +143,7 @@ export function TrialPanel({ proposal }: { readonly proposal: Proposal }) {
               />
             </span>
           )}
-          <span style={{ minWidth: '13rem' }}>
+          <span style={{ minWidth: 'min(13rem, 100%)' }}>
             <Select
               label={`One day in ${Math.round(1 / FAULT_SHARE)} with`}
               value={fault}

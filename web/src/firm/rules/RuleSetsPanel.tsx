@@ -111,7 +111,7 @@ function Line({
   return (
     <Stack role="group" aria-label={rules.title} style={{ '--gap': '0.3rem' }}>
       <Row>
-        <Stack style={{ '--gap': '0.1rem', flex: 1, minWidth: '16rem' }}>
+        <Stack style={{ '--gap': '0.1rem', flex: 1, minWidth: 'min(16rem, 100%)' }}>
           <strong>{rules.title}</strong>
           <span className="quiet">
             Version {rules.version}, of {rules.date}; {mark}. Source: {rules.source}.

@@ -32,7 +32,7 @@ export function CommissionedPanel() {
       <h2>Commissioned</h2>
       {commissionedOn === undefined ? (
         <Row style={{ alignItems: 'end' }}>
-          <span style={{ minWidth: '14rem' }}>
+          <span style={{ minWidth: 'min(14rem, 100%)' }}>
             <DayInput label="Commissioned on" value={day} onChange={setDay} />
           </span>
           <Button isDisabled={day === ''} onPress={() => void enter()}>

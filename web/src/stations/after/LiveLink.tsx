@@ -22,7 +22,7 @@ const Face = styled.section`
 const Readings = styled.dl`
   margin: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(9rem, 100%), 1fr));
   gap: 0.4rem 1rem;
   & dt {
     color: var(--quiet);

@@ -11,6 +11,7 @@ const Conductors = styled.div`
   border: 1px solid var(--line);
   border-radius: var(--corner);
   overflow: hidden;
+  container-type: inline-size;
 `;
 
 const Conductor = styled(RadioButton)`
@@ -31,6 +32,12 @@ const Conductor = styled(RadioButton)`
   }
   &[data-focus-visible] {
     outline-offset: -4px;
+  }
+  @container (max-width: 15rem) {
+    grid-template-columns: auto minmax(0, 1fr);
+    & > :last-child {
+      grid-column: 2;
+    }
   }
 `;
 

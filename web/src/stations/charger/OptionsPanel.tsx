@@ -33,6 +33,7 @@ const Cards = styled.ol`
   display: grid;
   gap: 0.7rem;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 17.5rem), 1fr));
+  container-type: inline-size;
 `;
 
 const Card = styled.li`
@@ -58,13 +59,22 @@ const Card = styled.li`
   & dd {
     margin: 0;
   }
+  @container (max-width: 15rem) {
+    & dl {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 `;
 
 const Head = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
   gap: 0.6rem;
   align-items: start;
+  & > div {
+    flex: 1 1 9rem;
+  }
 `;
 
 const Opener = styled(Trigger)`

@@ -14,7 +14,7 @@ import { useSet } from '../../survey/SurveyContext';
 
 const Beside = styled.div`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(15rem, 100%), 1fr));
   gap: 0.7rem;
 `;
 

@@ -42,7 +42,7 @@ export const Photos = styled.ul`
   padding: 0;
   display: grid;
   gap: 0.6rem;
-  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(8rem, 100%), 1fr));
   & img {
     display: block;
     width: 100%;

@@ -12,7 +12,7 @@ import { BoundText } from '../bound';
 
 const Three = styled(TightFigures)`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(8rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(8rem, 100%), 1fr));
   gap: 0.5rem;
 `;
 

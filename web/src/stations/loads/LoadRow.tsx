@@ -20,6 +20,7 @@ import { Field } from '../../fields/Field';
 
 const Item = styled.li`
   border-bottom: 1px solid var(--line);
+  container-type: inline-size;
 `;
 
 const Line = styled.div`
@@ -27,6 +28,11 @@ const Line = styled.div`
   grid-template-columns: minmax(0, 1fr) auto auto;
   & > :last-child {
     grid-column: 3;
+  }
+  @container (max-width: 15rem) {
+    & > :first-child {
+      grid-column: 1 / -1;
+    }
   }
 `;
 
@@ -52,6 +58,13 @@ const Opener = styled(Button)`
     grid-template-columns: 1.3rem minmax(min-content, 1fr) auto;
     & > :nth-child(3) {
       display: none;
+    }
+  }
+  @container (max-width: 15rem) {
+    grid-template-columns: 1.3rem minmax(0, 1fr);
+    & > :last-child {
+      grid-column: 2;
+      text-align: left;
     }
   }
 `;

@@ -111,7 +111,7 @@ function Unsure({
     >
       <Row style={{ alignItems: 'end' }}>
         {row.asks.map(({ field, choices }) => (
-          <span key={field} style={{ minWidth: '12rem' }}>
+          <span key={field} style={{ minWidth: 'min(12rem, 100%)' }}>
             <Select
               label={ASKED[field]}
               value={answers[field] ?? NOT_SAID}

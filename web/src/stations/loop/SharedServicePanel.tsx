@@ -13,7 +13,11 @@ export function SharedServicePanel({ shared }: { readonly shared: SharedService 
     <Panel aria-label="The shared service">
       <h2>{shared.known ? 'Both properties on one service' : 'If it is looped'}</h2>
       <TightFigures
-        style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(9rem, 1fr))', gap: '0.4rem' }}
+        style={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(min(9rem, 100%), 1fr))',
+          gap: '0.4rem',
+        }}
       >
         <FigureButton
           name="Next door"
