@@ -27,7 +27,7 @@ const Box = styled(Group)`
   display: flex;
   align-items: center;
   padding: 0 0 0 0.7rem;
-  min-width: 11.5rem;
+  min-width: min(11.5rem, 100%);
   &[data-focus-within] {
     outline: 3px solid var(--focus);
     outline-offset: 1px;

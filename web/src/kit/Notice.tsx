@@ -37,7 +37,7 @@ const Frame = styled.div`
 const Word = styled.span`
   color: var(--kind);
   font-weight: 700;
-  margin-right: 0.4rem;
+  margin-right: 0.15rem;
 `;
 
 export interface NoticeProps {
@@ -54,8 +54,7 @@ export function Notice({ kind, title, children }: NoticeProps) {
       <Shape size={21} aria-hidden />
       <div>
         <div>
-          <Word>{NOTICE_WORDS[kind]}</Word>
-          {title}
+          <Word>{NOTICE_WORDS[kind]}</Word> {title}
         </div>
         {children !== undefined && <div className="quiet">{children}</div>}
       </div>

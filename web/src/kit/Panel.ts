@@ -5,7 +5,8 @@ export const Panel = styled.section`
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: calc(var(--corner) + 2px);
-  padding: 1rem 1.1rem;
+  /* The room about words does not grow with their letters where there is little of it. */
+  padding: min(1rem, 4.2vw) min(1.1rem, 4.6vw);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 0.9rem;

@@ -17,7 +17,7 @@ import { Pounds } from '../price/Pounds';
 const Facts = styled.dl`
   margin: 0;
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
+  grid-template-columns: fit-content(45%) minmax(0, 1fr);
   gap: 0.1rem 0.8rem;
   & dt {
     color: var(--quiet);

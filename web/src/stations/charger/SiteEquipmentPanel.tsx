@@ -60,10 +60,13 @@ const Rows = styled.dl`
 `;
 
 const Beside = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
   gap: 0.8rem;
   align-items: start;
+  & > :first-child {
+    flex: 1 1 9rem;
+  }
 `;
 
 /** What the place and the customer ask of the equipment, and which of the firm’s list meets it. */

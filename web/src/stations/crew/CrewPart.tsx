@@ -14,14 +14,15 @@ const Head = styled.button`
   box-sizing: border-box;
   cursor: pointer;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.6rem;
+  gap: 0 0.6rem;
   width: 100%;
   min-height: 44px;
   margin: -0.5rem 0;
   font: inherit;
   & > span:first-child {
-    flex: 1;
+    flex: 1 1 7rem;
     min-width: 0;
   }
   &:focus-visible {

@@ -29,6 +29,9 @@ const Item = styled.li`
   & > :last-child:not(:nth-child(2)) {
     grid-column: 1 / -1;
   }
+  @container (max-width: 15rem) {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 
 const Opener = styled(Press)`
@@ -46,6 +49,12 @@ const Opener = styled(Press)`
   cursor: pointer;
   &[data-hovered] {
     background: var(--raised);
+  }
+  @container (max-width: 15rem) {
+    grid-template-columns: 1.2rem minmax(0, 1fr);
+    & > :last-child {
+      grid-column: 2;
+    }
   }
 `;
 

@@ -7,6 +7,10 @@ import { Sum } from '../../price/MoneySheet';
 import type { Priced } from '../../price/use-estimate';
 import { useSurvey } from '../../survey/SurveyContext';
 
+const Place = styled.div`
+  container-type: inline-size;
+`;
+
 const Sums = styled.dl`
   margin: 0;
   display: grid;
@@ -22,6 +26,12 @@ const Sums = styled.dl`
     border-top: 2px solid var(--ink);
     font-weight: 700;
     padding-top: 0.2rem;
+  }
+  @container (max-width: 15rem) {
+    grid-template-columns: minmax(0, 1fr);
+    & dd.total {
+      border-top: 0;
+    }
   }
 `;
 
@@ -62,27 +72,29 @@ export function SumsPanel({ priced: { estimate, hidden, book } }: { readonly pri
           {[...new Set(unpriced.flatMap(({ why }) => why ?? []))].slice(0, 4).join(' ')}
         </Notice>
       )}
-      <Sums>
-        <dt>Materials</dt>
-        <dd>
-          <Sum of={estimate.materials} />
-        </dd>
-        <dt>Work, {fixed(estimate.hours, 1)} h</dt>
-        <dd>
-          <Sum of={estimate.work} />
-        </dd>
-        <dt>Without tax</dt>
-        <dd>
-          <Sum of={estimate.net} />
-        </dd>
-        {taxes.map(({ taxClass, name, percent, tax }) => (
-          <TaxRow key={taxClass} name={name} percent={percent} tax={tax} />
-        ))}
-        <dt className="total">To pay</dt>
-        <dd className="total">
-          <Sum of={estimate.total} big />
-        </dd>
-      </Sums>
+      <Place>
+        <Sums>
+          <dt>Materials</dt>
+          <dd>
+            <Sum of={estimate.materials} />
+          </dd>
+          <dt>Work, {fixed(estimate.hours, 1)} h</dt>
+          <dd>
+            <Sum of={estimate.work} />
+          </dd>
+          <dt>Without tax</dt>
+          <dd>
+            <Sum of={estimate.net} />
+          </dd>
+          {taxes.map(({ taxClass, name, percent, tax }) => (
+            <TaxRow key={taxClass} name={name} percent={percent} tax={tax} />
+          ))}
+          <dt className="total">To pay</dt>
+          <dd className="total">
+            <Sum of={estimate.total} big />
+          </dd>
+        </Sums>
+      </Place>
       <p>
         <Link to={`/jobs/${job.id}/quotation`}>Make a quotation</Link>
       </p>
