@@ -102,7 +102,7 @@ async function commission(page, bench) {
 
 /** Name, size, light, job (part of its place), station or page, buttons to press there or what to do, part to bring to the top. */
 const VIEWS = [
-  ['jobs', DESK, 'paper', undefined, '/?order=next'],
+  ['jobs', PHONE, 'paper', undefined, '/?order=next'],
   ['cut-out', DESK, 'cupboard', 'Ropewalk', 'cut-out'],
   ['line-up', DESK, 'paper', 'Boathouse', 'line-up'],
   ['earthing', DESK, 'daylight', 'High Sett', 'earthing'],
@@ -160,7 +160,10 @@ async function main() {
       await page.goto('/');
       const first = page.getByRole('link', { name: new RegExp(place ?? 'Candlemas') });
       await first.waitFor();
-      if (!place && station) await page.goto(station);
+      if (!place && station) {
+        await page.goto(station);
+        await page.getByRole('heading', { level: 1 }).waitFor();
+      }
       if (place) {
         const path = await first.getAttribute('href');
         await page.goto(`${path}/${station}`);
