@@ -89,6 +89,9 @@ const Small = styled.span`
   line-height: 1.25;
 `;
 
+/** Under a figure that is not known: what pressing it tells. */
+const WHY = 'press to see why';
+
 const LIMITER_WORDS = {
   holds: 'limiter keeps it within',
   fails: 'limiter fails',
@@ -167,19 +170,23 @@ export function Gauge({
             <FigureButton
               name={`MD now${phases}`}
               figure={now}
-              under={`${figureText(demand.beforeKva)}, ${demand.basis}`}
+              under={now.value === null ? WHY : `${figureText(demand.beforeKva)}, ${demand.basis}`}
               colour="var(--now)"
             />
             <FigureButton
               name={`MD after${phases}`}
               figure={after}
-              under={`${demand.limiter.holds && demand.limiter.kind === 'clamp' ? 'managed · ' : ''}${figureText(demand.afterKva)}`}
+              under={
+                after.value === null
+                  ? WHY
+                  : `${demand.limiter.holds && demand.limiter.kind === 'clamp' ? 'managed · ' : ''}${figureText(demand.afterKva)}`
+              }
               colour="var(--added)"
             />
             <FigureButton
               name="Headroom"
               figure={left}
-              under={headroomNote(assessment)}
+              under={left.value === null ? WHY : headroomNote(assessment)}
               colour={(left.value ?? 0) < 0 ? 'var(--hold)' : 'var(--left)'}
             />
             <RouteBox>
