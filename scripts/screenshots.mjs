@@ -174,6 +174,8 @@ async function main() {
       else
         for (const press of [button ?? []].flat()) await page.getByRole('button', { name: new RegExp(press) }).click();
       await page.waitForLoadState('networkidle');
+      // What is still being fetched says so on the page, which no network tells before it has asked.
+      await page.waitForFunction(() => !document.querySelector('[aria-busy=true]'));
       if (part) {
         const region = page.getByRole('region', { name: new RegExp(part) });
         const top = await region.evaluate((element) => element.getBoundingClientRect().top);
